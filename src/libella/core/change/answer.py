@@ -4,25 +4,38 @@ nobody looked at (practice 1)."""
 from dataclasses import dataclass
 from typing import Final, Literal
 
+from ..judge.claims.growth import Growth
 from ..judge.claims.level import Level
 from ..judge.claims.pace import Pace
-from ..judge.findings.chosen import Cause_
+from ..judge.claims.reads import Claim
+from ..judge.findings.chosen import Cause_, Differs
 from ..judge.findings.finding import Finding
 from ..judge.findings.judged import LessonJudged
 from ..measure.side import Side
-from .complaint import FELT, Complaint
+from .complaint import FELT, Complaint, Felt
 
 Seen = Literal["as_said", "otherwise", "not_there", "open", "unread"]
 """As said; to the other side, or the other way; looked at and nothing to mend; cannot be told yet; nobody looked."""
 Look = Literal["sight", "aim", "start", "strike", "pace"]
 _LOOKS: Final[dict[Look, tuple[str, ...]]] = {
-    "sight": ("looks_straight",),
+    "sight": ("looks_straight", "first_look"),
     "aim": ("face", "to_mark", "address"),
     "start": ("start",),
     "strike": ("strike",),
-    "pace": ("holed", "roll_past"),
+    "pace": ("holed", "roll_past", "stopped"),
 }
 """What a whole lesson looks at, in the order of the chain, each with the quantities that tell it."""
+_FELT_IN: Final[dict[Felt, tuple[str, ...]]] = {
+    "sight": ("looks_straight", "first_look"),
+    "mark": ("mark", "to_mark"),
+    "aim": ("face", "address", "to_mark"),
+    "stroke": ("path", "impact", "turned", "path_back"),
+    "strike": ("strike", "strike_high"),
+    "stillness": ("still",),
+    "read": ("read",),
+    "pace": ("roll_past", "stopped"),
+}
+"""The quantities in which what is felt is read."""
 _MOST: Final = 3
 
 
@@ -34,9 +47,11 @@ class Answer:
     ----------
     line, pace : what the lesson saw of a miss to a side, and of one short or past; None where that was not said
     felt : whether what was felt is what was found; None where nothing was felt
+    felt_read : what was read of it, under each way; felt_apart : how far it differs between two of them
     named : the causes that are named, and that what is said first does not name already
     unseen : what nobody looked at, what was felt first
-    start : where the ball starts, where that was read
+    start : where the ball starts, where that was read and there is one start; starts : under each way it was read
+    growth : how the start goes with the length, where it does
     finished : where the putts finished, where that was noted
     """
 
@@ -48,34 +63,45 @@ class Answer:
     unseen: tuple[Look, ...]
     start: Level | None
     finished: Pace | None
+    starts: tuple[Level, ...] = ()
+    growth: Growth | None = None
+    felt_read: tuple[Claim, ...] = ()
+    felt_apart: tuple[Differs, ...] = ()
 
 
 def answer(complaint: Complaint, it: LessonJudged) -> Answer:
     """What a lesson as it stands answers."""
-    start = it.case.level("start")
+    growth = it.growth if it.findings.grows else None
+    start = None if growth else it.case.level("start")
     first = it.chosen[0]
     head = first.finding.cause if isinstance(first, Cause_) else None
     named = [one for one in it.findings.ranked if one.is_named and not one.explained_by and one.cause != head]
     return Answer(
         complaint,
-        _of_line(complaint, start),
+        _of_line(complaint, start, growth, it),
         _of_pace(complaint, it.pace),
         _of_felt(complaint, it),
         tuple(named[:_MOST]),
         _unseen(complaint, it),
         start,
         it.pace,
+        tuple(one for one in it.reads if isinstance(one, Level) and one.quantity.name == "start"),
+        growth,
+        _felt_read(complaint, it),
+        _felt_apart(complaint, it),
     )
 
 
-def _of_line(complaint: Complaint, start: Level | None) -> Seen | None:
+def _of_line(complaint: Complaint, start: Level | None, growth: Growth | None, it: LessonJudged) -> Seen | None:
     if not {"left", "right", "both"} & {*complaint.misses}:
         return None
-    if start is None or not start.enough or start.call is None:
+    if not it.case.ledger.count("start"):
         return "unread"
-    if start.call.word == "open":
+    if growth is None and (start is None or not start.enough or start.call is None or start.call.word == "open"):
         return "open"
-    side: Side = start.call.side if start.call.names_direction else "neither"
+    call = growth.call if growth is not None else start.call if start is not None else None
+    assert call is not None
+    side: Side = call.side if call.names_direction else "neither"
     if complaint.side == "neither":
         # Who misses to both sides has no side: a spread, not a bias.
         return "otherwise" if side != "neither" else "as_said"
@@ -100,11 +126,34 @@ def _of_felt(complaint: Complaint, it: LessonJudged) -> Seen | None:
     if complaint.felt is None:
         return None
     of = [one for one in it.findings.ranked if one.cause in FELT[complaint.felt]]
-    if any(one.is_named and not one.explained_by for one in of):
+    read = _felt_read(complaint, it)
+    if any(one.is_named and not one.explained_by for one in of) or _felt_apart(complaint, it):
         return "as_said"
-    if all(one.missing and not one.facts for one in of):
+    if any(_is_named(one) for one in read):
+        return "as_said"
+    if not read and all(one.missing and not one.facts for one in of):
         return "unread"
     return "not_there" if all(one.call.word == "none" for one in of) else "open"
+
+
+def _felt_read(complaint: Complaint, it: LessonJudged) -> tuple[Claim, ...]:
+    names = _FELT_IN[complaint.felt] if complaint.felt else ()
+    found = [one for one in it.reads if one.quantity.name in names]
+    return tuple(sorted(found, key=lambda one: not _is_named(one)))
+
+
+def _felt_apart(complaint: Complaint, it: LessonJudged) -> tuple[Differs, ...]:
+    names = _FELT_IN[complaint.felt] if complaint.felt else ()
+    told = (one for one in it.chosen if isinstance(one, Differs))
+    return tuple(one for one in told if one.difference.quantity.name in names)
+
+
+def _is_named(it: Claim) -> bool:
+    """At least likely, by its size or by its side alone."""
+    if not isinstance(it, Level):
+        return it.call is not None and it.call.names_direction
+    by_side = it.beyond is not None and it.enough and it.side.names_direction
+    return it.is_named or by_side
 
 
 def _unseen(complaint: Complaint, it: LessonJudged) -> tuple[Look, ...]:

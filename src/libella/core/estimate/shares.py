@@ -1,10 +1,11 @@
 """Shares of putts: which of two things happens oftener, and how far two shares lie apart."""
 
+import math
 from dataclasses import dataclass
 from typing import Final
 
 import numpy as np
-from scipy.special import betainc
+from scipy.special import betainc, betaln
 
 from ..certainty.estimate import Estimate
 
@@ -64,3 +65,34 @@ def apart(first: Share, second: Share, matters_from: float, nothing_under: float
         less=float(mass[by < -matters_from].sum()),
         small=float(mass[np.abs(by) <= nothing_under].sum()),
     )
+
+
+def goes_with(one: Share, other: Share, before: float, *, oftener: bool) -> float:
+    """The chance that a thing happens otherwise in the first of two groups than in the other (account 2): beta-binomial
+    shares apart against one share for both, each with a uniform prior.
+
+    Parameters
+    ----------
+    before : that chance before any reading
+    oftener : it is asked whether the first is the larger, and nothing else
+    """
+    apart_ = _log_mass(one) + _log_mass(other)
+    alike = _log_mass(Share(one.times + other.times, one.of + other.of))
+    if oftener:
+        # Of the two orders of two shares one is asked about: twice as dense there, nothing in the other.
+        apart_ += math.log(max(2 * _larger(one, other), 1e-300))
+    odds = math.exp(apart_ - alike) * before / (1 - before)
+    return odds / (1 + odds)
+
+
+def _log_mass(it: Share) -> float:
+    return float(betaln(it.times + 1, it.of - it.times + 1))
+
+
+def _larger(one: Share, other: Share) -> float:
+    """The chance that the first share is the larger, both with a uniform prior."""
+    at = (np.arange(_GRID) + 0.5) / _GRID
+    log = one.times * np.log(at) + (one.of - one.times) * np.log1p(-at)
+    mass = np.exp(log - log.max())
+    below = betainc(other.times + 1, other.of - other.times + 1, at)
+    return float((mass * below).sum() / mass.sum())

@@ -25,6 +25,7 @@ from ...core.estimate.shares import Share
 from ...core.golfer.golf_round import RoundTold
 from ...core.golfer.kit import NO_KIT, Kit, changed
 from ...core.green.capture import Capture
+from ...core.judge.findings.chosen import Differs
 from ...core.measure.interval import Interval
 from ...core.measure.side import Side
 from ...core.measure.window import Window
@@ -32,7 +33,7 @@ from ...core.start.turns import NOTICED
 from ..change import chance, change, complaint, course, kit, left, practice
 from ..change.kit import FIELDS
 from ..judge.findings import cause_said
-from .claims import levels_read, paces
+from .claims import comparisons, growths, levels_read, paces
 from .findings import a_finding
 from .reading import Reading
 
@@ -55,6 +56,15 @@ def change_aloud(it: Reading) -> None:
         read = (None, None) if seen == "unread" else (start, pace)
         told = Answer(Complaint(("right", "short"), felt=felt), seen, seen, seen, (other,), ("strike", "pace"), *read)
         it.say("change", complaint.answer_said, told, head, it.hand, it.units)
+    for growth, felt in product(growths(), ("sight", "strike")):
+        read = tuple(one for one in levels_read() if one.quantity.name in ("looks_straight", "strike"))[:2]
+        apart = tuple(Differs(one, *one.named[0]) for one in comparisons() if one.named)[:1]
+        for seen, differs in product(("as_said", "open"), ((), apart)):
+            came = Complaint(("right",), felt=felt)
+            told = Answer(came, seen, None, seen, (), (), None, None, (start,), growth, read, differs)
+            it.say("change", complaint.answer_said, told, head, it.hand, it.units)
+    told = Answer(Complaint(("left",)), "open", None, None, (), (), None, None, (start, start))
+    it.say("change", complaint.answer_said, told, head, it.hand, it.units)
     own = [Chosen("Grip down", "", kind, "line") for kind in KINDS]
     it.say("change", change.retest_due_said, own[0])
     for some in ((), *((one,) for one in own), own[:2], own[:3]):
@@ -101,7 +111,7 @@ def practice_aloud(it: Reading) -> None:
         for name in one.serves:
             it.say("change", practice.serves_name, name)
         for told in (None, *_progress()):
-            it.say("change", practice.progress_said, told, one)
+            it.say("change", practice.progress_said, told, one.told_in(it.units))
         laid: tuple[tuple[bool, Side, int], ...] = ((False, "neither", 0), (True, "left", 1), (True, "right", 3))
         for bare, side, quarter in laid:
             item = Item("drill", 4.0, one.dose.times, code, one.serves[0], bare, side, quarter)

@@ -1,7 +1,7 @@
 """What is said of everything read: levels, shares, differences, growth, pace."""
 
 import math
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Iterable, Iterator, Mapping, Sequence
 from dataclasses import replace
 from functools import cache
 from itertools import product
@@ -11,6 +11,7 @@ import numpy as np
 
 from ...core.certainty.estimate import Estimate, normal
 from ...core.certainty.verdict import Verdict, Word
+from ...core.estimate.shares import Share
 from ...core.golfer.band import usual_band
 from ...core.green.putt import Putt
 from ...core.green.usual import USUAL, usual_mix
@@ -20,6 +21,7 @@ from ...core.judge.claims.level import Level, Weighing, level_of
 from ...core.judge.claims.pace import Pace, pace_of
 from ...core.judge.claims.reads import Compared, compared
 from ...core.judge.claims.share import ShareOf, share_of
+from ...core.judge.claims.together import TRAITS, GoesWith
 from ...core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, Putted, Value
 from ...core.judge.ledger.factors import FACTORS, Levels
 from ...core.judge.ledger.quantity import names, quantity
@@ -29,7 +31,7 @@ from ...core.measure.window import Window
 from ...core.stand.set_up import ENTRIES
 from ...core.start.notes import NOTES
 from ...core.start.turns import Question
-from ..judge import claims, comparison, putts, two
+from ..judge import claims, comparison, putts, together, two
 from .reading import Reading
 
 WORDS: Final[tuple[Word, ...]] = get_args(Word)
@@ -84,6 +86,7 @@ def levels_read() -> tuple[Level, ...]:
             shapes += [read_about(name, 0.5, 1.0, 2), [Interval(-4.0, 4.0)] * 9]
             if quantity(name).sides != "pace":
                 shapes += [_open(name, side, 9, all_=all_) for side, all_ in product((-1, 1), (True, False))]
+                shapes.append([*_open(name, -1, 4, all_=True), *_open(name, 1, 5, all_=True)])
         found += [level_of([batch(name, it)], name, (), BY) for it in shapes]
     found += [level_of([batch("roll_past", [it] * 6)], "roll_past", (), BY) for it in (
         Interval(0.0, math.inf), Interval(-math.inf, 0.0), Interval(0.3, 0.4), Interval(-0.6, -0.5),
@@ -225,6 +228,13 @@ def comparisons() -> tuple[Compared, ...]:
     return tuple(it for it in found if it is not None)
 
 
+def gone_together() -> Iterable[GoesWith]:
+    """Every trait as what is given, and as what goes with it."""
+    for given, then in zip(TRAITS, (*TRAITS[1:], TRAITS[0]), strict=True):
+        for chance, middle in ((0.97, True), (0.85, False)):
+            yield GoesWith(given, then, Share(4, 5), Share(0, 5), chance, middle, middle)
+
+
 def claims_aloud(it: Reading) -> None:
     for name in names():
         it.say("judge", claims.quantity_name, name)
@@ -264,6 +274,8 @@ def claims_aloud(it: Reading) -> None:
         it.say("judge", two.label_said, one)
         it.say("judge", two.beside_said, one, it.hand, it.units)
     it.say("judge", two.two_said, found, (), it.hand, it.units)
+    for one in gone_together():
+        it.say("judge", together.together_said, one, it.hand)
     for growth in growths():
         it.say("judge", putts.growth_said, growth, it.hand, it.units)
     for pace in (*paces(), None):

@@ -18,6 +18,8 @@ from ...core.judge.findings.chosen import (
     Chosen,
     Differs,
     GroundOff,
+    Grows,
+    Joined,
     LineFirst,
     MissedSide,
     Nothing,
@@ -39,7 +41,7 @@ from ...core.measure.window import Window
 from ...core.stand.set_up import Noted
 from ..judge import chosen, findings, lesson, pictures, two
 from ..judge.bands import band_said
-from .claims import comparisons, differences_read, growths, levels_read, paces
+from .claims import comparisons, differences_read, gone_together, growths, levels_read, paces
 from .reading import Reading
 
 _WORDS: tuple[Word, ...] = get_args(Word)
@@ -66,6 +68,7 @@ def findings_aloud(it: Reading) -> None:
             "one_sided": ("left",),
             "read_off": ("right",),
             "unsorted": ("tall",),
+            "unproved": ("start", "face"),
         }.get(name, ())
         it.say("judge", lesson.guard_said, Guard(name, 3, 12, values, told))
     starts: list[tuple[float | None, Literal["heel", "toe", ""]]] = [(None, ""), (-1.4, "heel"), (0.9, "toe")]
@@ -126,6 +129,7 @@ def _causes(it: Reading) -> None:
         it.hand,
         it.units,
     )
+    it.say("judge", findings.cause_said, a_finding("distance", "open", "left", kind="grows"), it.hand, it.units)
     it.say("judge", findings.cause_said, a_finding("compensation", "none", "left", kind="stays"), it.hand, it.units)
     for word in ("clear", "open"):
         through = a_finding("face_at_impact", word, "left", explained_by="distance")
@@ -165,6 +169,8 @@ def _chosen(it: Reading) -> None:
         told += [Wide(start), Wide(start, "left"), Wide(start, "right"), Nothing(start), Open(start, True)]
     told += [Off(replace(starts[0].level, levels=(("set_up", "wide base"),)))]
     told += [PaceOff(pace) for pace in paces()]
+    told += [Grows(growth) for growth in growths()]
+    told += [Joined(one) for one in gone_together()]
     told += [
         GroundOff(4, 8),
         MissedSide("left", 7, 8, 8),

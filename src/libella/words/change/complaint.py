@@ -1,15 +1,20 @@
 """What the golfer came with, and what the lesson answers, in words."""
 
+from collections.abc import Sequence
 from typing import Final
 
 from ...core.change.answer import Answer, Look
 from ...core.change.complaint import Complaint, Felt, Miss, Want
 from ...core.golfer.hand import Hand
 from ...core.golfer.limits import Glasses, Limit
+from ...core.judge.claims.growth import Growth
+from ...core.judge.claims.kind import Bounded, Split
+from ...core.judge.claims.reads import Claim
 from ...core.measure.units import Units, degrees, tape
-from ..judge.claims import call_said, headed
+from ..judge.chosen import chosen_said
+from ..judge.claims import call_said, headed, level_said, reads_said
 from ..judge.findings import cause_said
-from ..judge.putts import pace_said
+from ..judge.putts import growth_said, pace_said
 from ..shared.counts import listed
 
 MISS_NAMES: Final[dict[Miss, str]] = {
@@ -111,22 +116,30 @@ def answer_said(it: Answer, headline: str, hand: Hand, units: Units) -> list[str
     is what was felt, and what nobody looked at. `headline`: what the lesson says first."""
     said = [_line(it, headline, hand, units), _pace(it, headline, units), headline]
     said += [cause_said(one, hand, units) for one in it.named]
-    said += [_felt(it), _unseen(it)]
+    said += [_felt(it, headline, hand, units), _unseen(it)]
     return [one for one in dict.fromkeys(said) if one]
 
 
 def _line(it: Answer, headline: str, hand: Hand, units: Units) -> str:
     if it.line is None:
         return ""
-    if it.line == "unread" or it.start is None:
+    if it.line == "unread":
         return "Where the ball starts was not read."
+    if it.growth is not None:
+        return _of_growth(it, it.growth, headline, hand, units)
     level = it.start
-    where = f"starts {headed(level, hand, units)}{call_said(level)}"
+    if level is None or not level.enough:
+        # In several ways and none of them as usual: each is told by itself.
+        return " ".join(["Whether it is so, can't be told yet.", *_said_of(it.starts, hand, units)])
+    if isinstance(level.kind, Split | Bounded):
+        where = f"starts {_lower(level_said(level, hand, units)).removesuffix('.')}"
+    else:
+        where = f"starts {headed(level, hand, units)}{call_said(level)}"
     # What the lesson says first is not said twice.
     told = "" if where.lower() in headline.lower() else f"the ball {where}."
     also = f" T{told[1:]}" if told else ""
     match it.line:
-        case "as_said" if it.complaint.side == "neither" and level.spread is not None:
+        case "as_said" if it.complaint.side == "neither" and level.spread is not None and level.beyond is None:
             return f"So it is: to no one side for sure; the starts scatter by {degrees(level.spread.value, 0.1)}."
         case "as_said":
             return f"So it is: {told}" if told else "So it was today."
@@ -156,20 +169,37 @@ def _pace(it: Answer, headline: str, units: Units) -> str:
             return f"Whether it is the pace, can't be told yet.{told}"
 
 
-def _felt(it: Answer) -> str:
+def _of_growth(it: Answer, growth: Growth, headline: str, hand: Hand, units: Units) -> str:
+    said = growth_said(growth, hand, units)
+    told = "" if said.lower() in headline.lower() else f" {said}"
+    return f"So it is:{told}" if it.line == "as_said" and told else "So it was today." if not told else told.strip()
+
+
+def _felt(it: Answer, headline: str, hand: Hand, units: Units) -> str:
     felt = it.complaint.felt
     if felt is None or it.felt is None:
         return ""
     name = _small(FELT_NAMES[felt])
+    apart = [said for one in it.felt_apart if (said := chosen_said(one, hand, units)).lower() not in headline.lower()]
+    read = [] if it.felt_apart else _said_of(it.felt_read, hand, units)
     match it.felt:
         case "as_said":
-            return f"You felt it: {name}."
+            return " ".join([f"You felt it: {name}.", *apart, *read])
         case "not_there":
             return f"You felt {name}: nothing to mend there."
         case "unread":
             return f"You felt {name}: nobody looked there yet."
         case _:
-            return f"You felt {name}: can't tell yet."
+            return " ".join([f"You felt {name}: can't tell yet.", *read])
+
+
+def _said_of(some: Sequence[Claim], hand: Hand, units: Units) -> list[str]:
+    """What was read of it, with what it is: "Strike: towards the heel 8 of 10, clear." """
+    return [f"{name}: {_lower(said)}" for name, said in reads_said(some, hand, units)]
+
+
+def _lower(said: str) -> str:
+    return f"{said[0].lower()}{said[1:]}"
 
 
 def _unseen(it: Answer) -> str:

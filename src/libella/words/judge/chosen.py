@@ -8,11 +8,14 @@ from ...core.certainty.estimate import Estimate
 from ...core.certainty.verdict import Word
 from ...core.golfer.hand import Hand, push_or_pull
 from ...core.golfer.wording import Wording
+from ...core.judge.claims.kind import SIZED
 from ...core.judge.findings.chosen import (
     Cause_,
     Chosen,
     Differs,
     GroundOff,
+    Grows,
+    Joined,
     LineFirst,
     MissedSide,
     Nothing,
@@ -35,12 +38,14 @@ from .claims import (
     call_said,
     difference_said,
     headed,
+    level_said,
     levels_said,
     quantity_name,
 )
 from .comparison import group_name
 from .findings import cause_said, weight_said
 from .putts import growth_said, pace_said
+from .together import together_said
 
 _MORE: Final = 3
 
@@ -74,6 +79,10 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
             return f"“{group_name(it.group)}” against “{group_name(it.compared.first)}”: {said}."
         case Off():
             return _off(it, hand, units)
+        case Grows():
+            return growth_said(it.growth, hand, units)
+        case Joined():
+            return together_said(it.together, hand)
         case PaceOff():
             return pace_said(it.pace, units)
         case GroundOff():
@@ -90,8 +99,11 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
         case Nothing():
             return f"Nothing to mend: {_nothing(it.starts)}, and a spread as this level has."
         case Open():
-            if it.starts is not None:
+            if it.starts is not None and it.starts.level.kind == SIZED:
                 return f"Can't tell yet: starts {_where(it.starts)}."
+            if it.starts is not None:
+                said = level_said(it.starts.level, hand, units)
+                return f"Can't tell yet: starts {said[0].lower()}{said[1:]}"
             return "Can't tell yet." if it.read else "Nothing to judge yet."
 
 
@@ -111,6 +123,10 @@ def chosen_brief(some: Sequence[Chosen]) -> str:
                 if beyond is None and it.level.quantity.unit == "deg"
                 else "one side"
             )
+        case Grows():
+            return "by length"
+        case Joined():
+            return "go together"
         case PaceOff():
             return "pace"
         case GroundOff():
@@ -209,14 +225,14 @@ def meaning_said(it: Chosen, hand: Hand) -> str:
             if call is None or call.cost is None or it.level.beyond is not None:
                 return ""
             return f"It costs about {counted(round(call.cost), 'putt')} in a hundred at the usual lengths."
-        case PaceOff() | MissedSide() | GroundOff():
+        case Grows() | Joined() | PaceOff() | MissedSide() | GroundOff():
             return ""
         case Wide() | Nothing():
             return (
                 f"From {counted(it.starts.putts, 'putt')}: {_where(it.starts)}, spread {it.starts.spread.value:.1f}°."
             )
         case Open():
-            if it.starts is not None:
+            if it.starts is not None and it.starts.level.kind == SIZED:
                 read = f"From {counted(it.starts.putts, 'putt')}, spread {it.starts.spread.value:.1f}°."
                 return f"{read} No cause is sure enough to name."
             return "What was read stands below." if it.read else ""
@@ -258,6 +274,10 @@ def _plain(it: Chosen, hand: Hand, units: Units) -> str:
             return headline_said([it], hand, units)
         case Off():
             return f"{_plain_off(it, hand, units)}."
+        case Grows():
+            return f"The longer the putt, the further {it.growth.call.side} it starts{_how(None, it.word, units)}."
+        case Joined():
+            return together_said(it.together, hand)
         case PaceOff():
             return pace_said(it.pace, units)
         case GroundOff():

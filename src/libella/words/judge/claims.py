@@ -8,6 +8,7 @@ from ...core.certainty.estimate import Estimate
 from ...core.estimate.beyond import Beyond
 from ...core.golfer.hand import Hand
 from ...core.judge.claims.difference import Difference, wanted_of
+from ...core.judge.claims.kind import Split
 from ...core.judge.claims.level import FEWEST, FEWEST_FELT, Level
 from ...core.judge.claims.share import ShareOf
 from ...core.judge.ledger.factors import Factor, Levels
@@ -204,6 +205,8 @@ def level_said(it: Level, hand: Hand, units: Units) -> str:
         return f"{counted(it.count, event)} read, needs {fewest}."
     if it.raw is None and it.vial.bubble_at is None:
         return _untold(it, event, fewest)
+    if isinstance(it.kind, Split):
+        return f"{_split(it, it.kind, hand, units)}."
     if it.beyond is not None:
         return f"{beyond_said(it, it.beyond, hand, units)}."
     if it.one_zone is not None:
@@ -270,6 +273,17 @@ def beyond_said(it: Level, beyond: Beyond, hand: Hand, units: Units) -> str:
         return f"At least {least} {side}, {word}: {beyond_it}; these readings can't say how far"
     edge = f", each by {size_said(about_, beyond.edge, 0.01, units)} or more" if beyond.edge else ""
     return f"{side[0].upper()}{side[1:]} {beyond.times} of {it.count}{edge}: {word}; how far, these readings can't say"
+
+
+def _split(it: Level, kind: Split, hand: Hand, units: Units) -> str:
+    """Readings that are open to both sides: how many each way, and by how much at least."""
+    sides = (side_name(it.quantity, value, hand) for value in (-1.0, 1.0))
+    # "5 in to out" would be read as five inches.
+    after = it.quantity.sides == "path"
+    some = zip((kind.left, kind.right), sides, strict=True)
+    told = ", ".join(f"{side} {n}" if after else f"{n} {side}" for n, side in some)
+    edge = f", each by at least {size_said(it.quantity, kind.edge, 0.01, units)}" if kind.edge else ""
+    return f"{told[0].upper()}{told[1:]}{edge}: how far, these readings can't say"
 
 
 def _untold(it: Level, event: str, fewest: int) -> str:

@@ -33,6 +33,8 @@ def cause_said(it: Finding, hand: Hand, units: Units) -> str:
         return f"{name}: an offset that repeats, and the starts are fine. It may stay, by the school that is held."
     if it.call.word == "none":
         return f"{name}: nothing to mend."
+    if it.call.word == "open" and it.kind == "grows":
+        return f"{name}: it does; what that costs is told from three lengths on."
     if it.call.word == "open" and it.kind in ("shorter", "longer"):
         return f"{name}: the pace is {it.kind} than planned; the read, can't tell yet."
     if it.call.word == "open":

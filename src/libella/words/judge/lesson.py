@@ -86,11 +86,16 @@ def _a(name: str) -> str:
     return f"{'an' if name[0] in 'aeiou' else 'a'} {name}"
 
 
+def _small(name: str) -> str:
+    return f"{name[0].lower()}{name[1:]}"
+
+
 def guard_said(it: Guard) -> str:
     """A caution."""
     match it.name:
         case "unproved":
-            return "The line is not proved: nothing here can be clear, for all links share what the line is off."
+            leans = listed([_small(quantity_name(one)) for one in it.told])
+            return f"The line is not proved: until it is, {leans} can't be clear; they share what the line is off."
         case "coarse":
             return f"In {it.count} of {counted(it.of, 'block')} the rig is too coarse for this window."
         case "few":

@@ -17,6 +17,8 @@ from .level import Weighing, level_of
 
 EACH: Final = 3
 """Putts from which a length counts."""
+_TELLS: Final = 6
+"""Putts of each of two lengths from which that it grows is a claim (account 3)."""
 _DRAWN: Final = 2000
 _PRIOR_SD: Final = (2.0, 0.5)
 _TAUS: Final = ((0.05, 0.3), (0.2, 0.3), (0.4, 0.25), (0.7, 0.15))
@@ -51,6 +53,11 @@ class Growth:
     call: Verdict
     line: Floats
     lessons: int
+
+    @property
+    def is_named(self) -> bool:
+        """That it grows is at least likely, and read at two lengths at least: then there is no one start."""
+        return self.call.names_direction and sum(it.putts >= _TELLS for it in self.lengths) > 1
 
 
 def growth(batches: Sequence[Batch], by: Weighing) -> Growth | None:

@@ -14,7 +14,7 @@ from ...certainty.matter import MATTERS
 from ...certainty.verdict import Verdict, weigh
 from ...certainty.vial import Bubble, Vial, vial
 from ...estimate import START, Posterior, Prior, posterior
-from ...estimate.beyond import Beyond, beyond_of
+from ...estimate.beyond import Beyond
 from ...estimate.cost import Mix, cost, limits_at
 from ...measure.interval import Interval
 from ...measure.window import Window
@@ -25,6 +25,7 @@ from ...set.proof import golfers_own
 from ..ledger.entry import Batch, Fitted, Place, Source
 from ..ledger.factors import Levels
 from ..ledger.quantity import REACHES, Quantity, quantity
+from .kind import SIZED, Bounded, Kind, Split, Within, kind_of
 
 FEWEST: Final = 3
 """Readings below which a level is not told as one."""
@@ -90,6 +91,8 @@ class Level:
     at: Place
     batches: tuple[str, ...]
     vial: Vial
+    kind: Kind = SIZED
+    """What its readings can show: what has no middle is never told with one."""
     shared: float = 0.0
     lengths_m: tuple[float, ...] = ()
     raw: Posterior | None = field(default=None, compare=False, repr=False)
@@ -193,7 +196,8 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
     bias, spread = estimated(post.bias_quantile), estimated(post.spread_quantile)
     against = _against(told, about)
     window = _window(told, about, by)
-    beyond = beyond_of(readings, window)
+    kind = kind_of(readings, window)
+    beyond = kind.beyond if isinstance(kind, Bounded) else None
     proved = not about.on_line or all(it.proved for it in told)
     right, left = post.bias_above(against), 1 - post.bias_above(against)
     lengths = sorted({round(it.putted.distance_m, 1) for it in told if it.putted})
@@ -206,7 +210,7 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
         # A putt that misses at good pace runs past, too: past without a size says nothing of the pace.
         call=None
         if about.name == "roll_past" and beyond is not None and beyond.side == "right"
-        else _call(post, about, against, by, proved=proved),
+        else _allowed(_call(post, about, against, by, proved=proved), kind),
         side=weigh(right, left, 0.0, can_be_clear=proved),
         counted=_counted(readings, against),
         beyond=beyond,
@@ -215,6 +219,7 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
         at=told[0].place,
         batches=tuple(it.id for it in told),
         vial=vial(readings, Bubble(bias, spread), window, settled=True, unit=about.unit),
+        kind=kind,
         shared=shared,
         lengths_m=tuple(lengths),
         raw=raw,
@@ -345,6 +350,17 @@ def chances_of(post: Posterior, about: Quantity, against: float, by: Weighing, *
 def _call(post: Posterior, about: Quantity, against: float, by: Weighing, *, proved: bool) -> Verdict | None:
     found = chances_of(post, about, against, by, proved=proved)
     return None if found is None else found.call(can_be_clear=proved)
+
+
+def _allowed(call: Verdict | None, kind: Kind) -> Verdict | None:
+    """The word as far as its readings can show it."""
+    match kind:
+        case Split():
+            return None if call is None else _NO_CALL
+        case Bounded() | Within(inside=False) if call is not None and call.word == "none":
+            return _NO_CALL
+        case _:
+            return call
 
 
 def path_limits(by: Weighing) -> tuple[float, float]:

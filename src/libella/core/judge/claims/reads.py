@@ -17,6 +17,7 @@ from .share import ShareOf, share_of
 _OUT: Final = 3.2
 """Readings further from the middle than so many spreads are told with and without."""
 _FEWEST_OUT: Final = 6
+_DOSES: Final = ("eyes_inside", "eyes_behind", "eye_line")
 _BECOMES: Final = ("holed", "missed_side", "stopped")
 Claim = Level | ShareOf
 LevelOf = Callable[[Sequence[Batch], str, Levels, Weighing], Level | None]
@@ -86,7 +87,9 @@ class Compared:
         return tuple(
             sorted(
                 found,
+                # What was varied is the dose of what it brings, and is told after it.
                 key=lambda it: (
+                    it[1].quantity.name in _DOSES and self.of == "see",
                     -(it[1].strongest >= 0.95),
                     # What a putt does before what becomes of it.
                     it[1].quantity.name in _BECOMES,

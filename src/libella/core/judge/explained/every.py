@@ -12,6 +12,8 @@ from ..findings.chosen import (
     Chosen,
     Differs,
     GroundOff,
+    Grows,
+    Joined,
     LineFirst,
     MissedSide,
     Nothing,
@@ -23,6 +25,7 @@ from ..findings.chosen import (
 )
 from ..findings.judged import LessonJudged
 from ..ledger.entry import Ledger
+from ..ledger.factors import Levels
 from .claim import Explained, explained
 from .finding import FindingExplained, finding_explained
 from .finishes import FinishesExplained, finishes_explained
@@ -37,7 +40,11 @@ FINISHES: Final = "finishes"
 
 def claim_key(it: Claim) -> str:
     """The quantity and the way it was read: what tells a claim from every other of its lesson."""
-    return "|".join([it.quantity.name, *(f"{factor}={level}" for factor, level in it.levels)])
+    return _key(it.quantity.name, it.levels)
+
+
+def _key(quantity: str, levels: Levels) -> str:
+    return "|".join([quantity, *(f"{factor}={level}" for factor, level in levels)])
 
 
 def cause_key(cause: str) -> str:
@@ -60,6 +67,10 @@ def chosen_key(it: Chosen) -> str:
             return pair_key(it.compared, it.group, it.difference)
         case Off():
             return claim_key(it.level)
+        case Grows():
+            return GROWTH
+        case Joined():
+            return _key(it.together.quantity, it.together.levels)
         case PaceOff() | GroundOff() | MissedSide():
             return FINISHES
         case Wide() | Nothing():

@@ -14,6 +14,7 @@ from ..claims.growth import Growth
 from ..claims.level import Level
 from ..claims.pace import FEWEST, Pace
 from ..claims.reads import Compared, asked_of
+from ..claims.together import GoesWith
 from ..ledger.entry import FEWEST_STARTS, Batch, grouped_by_all
 from ..ledger.factors import AS_USUAL, LAID, Levels
 from .case import Case
@@ -128,6 +129,28 @@ class MissedSide:
 
 
 @dataclass(frozen=True, slots=True)
+class Grows:
+    """The starts go with the length, and no cause of it is named."""
+
+    growth: Growth
+
+    @property
+    def word(self) -> Word:
+        return self.growth.call.word
+
+
+@dataclass(frozen=True, slots=True)
+class Joined:
+    """Two things go together, putt by putt."""
+
+    together: GoesWith
+
+    @property
+    def word(self) -> Word:
+        return self.together.word
+
+
+@dataclass(frozen=True, slots=True)
 class Wide:
     """The spread of the starts is wide for the level, and no cause of it is named.
 
@@ -156,11 +179,30 @@ class Open:
     word: Word = "open"
 
 
-Chosen = LineFirst | Cause_ | PutRight | Differs | Off | PaceOff | GroundOff | MissedSide | Wide | Nothing | Open
+Chosen = (
+    LineFirst
+    | Cause_
+    | PutRight
+    | Differs
+    | Grows
+    | Off
+    | Joined
+    | PaceOff
+    | GroundOff
+    | MissedSide
+    | Wide
+    | Nothing
+    | Open
+)
 
 
 def chosen(
-    case: Case, found: Findings, told: Sequence[Compared], missed: Sequence[Miss], levels: Sequence[Level]
+    case: Case,
+    found: Findings,
+    told: Sequence[Compared],
+    missed: Sequence[Miss],
+    levels: Sequence[Level],
+    joined: Sequence[GoesWith] = (),
 ) -> tuple[Chosen, ...]:
     """What is said, first to last; never empty."""
     said: list[Chosen] = []
@@ -173,15 +215,19 @@ def chosen(
     differ: list[Chosen] = [
         Differs(one, group, difference) for one in told for group, difference in one.named if not _told_by(named, one)
     ]
+    grows: list[Chosen] = []
+    if found.grows and case.growth is not None and not any(it.cause == "distance" for it in named):
+        grows.append(Grows(case.growth))
     if not causes and case.own == [] and differ:
-        said += differ
+        said += [*differ, *grows]
     else:
-        said += _sorted([*causes, *differ])
+        said += _sorted([*causes, *differ, *grows])
     if rig is not None:
         said.append(PutRight(rig, found) if found.nothing and not causes else Cause_(rig, found))
     told_of: set[Cause] = {it.cause for it in found.ranked if it.kind == "stays"}
     told_of.update(it.cause for it in named)
     said += _offs(case, found, levels, told_of)
+    said += [Joined(it) for it in joined]
     said += _tried(case)
     if case.pace is not None and not any(it.cause == "read_and_pace" for it in named):
         pace = PaceOff(case.pace)
@@ -194,7 +240,7 @@ def chosen(
     if side is not None:
         said.append(side)
     starts = found.starts
-    if starts is not None and starts.wide and not named:
+    if starts is not None and starts.wide and not named and not found.grows:
         said.append(Wide(starts, _with_strike(case)))
     if found.nothing and starts is not None and rig is None and not case.line_first:
         said.append(Nothing(starts))

@@ -13,6 +13,7 @@ from ..claims.level import Level, post_of
 from ..claims.reads import Outliers, outliers
 from ..ledger.entry import Batch
 from ..ledger.factors import LAID
+from ..ledger.quantity import quantity
 from .case import Case
 from .misses import misses
 from .ranked import Findings
@@ -66,7 +67,7 @@ def guards(case: Case, judged: Findings, levels: Sequence[Level]) -> tuple[Guard
     putts = len(case.starts)
     against_line = any(it.count(name) for name in ("start", "face", "mark", "looks_straight"))
     if it.line_deg is None and against_line:
-        found.append(Guard("unproved"))
+        found.append(Guard("unproved", told=tuple(name for name in it.quantities if quantity(name).on_line)))
     watched = [one.putted for one in blocks if one.putted and one.putted.watched]
     if any(one.coarse for one in watched):
         found.append(Guard("coarse", sum(one.coarse for one in watched), len(watched)))

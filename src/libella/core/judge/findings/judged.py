@@ -8,6 +8,7 @@ from ..claims.growth import Growth
 from ..claims.level import Level
 from ..claims.pace import Pace
 from ..claims.reads import Claim, Compared, compared, reads
+from ..claims.together import GoesWith, goes_together
 from ..ledger.entry import Ledger
 from .case import Case
 from .chain_picture import Chain, chain_of
@@ -40,6 +41,7 @@ class LessonJudged:
     reads : a claim for every quantity and every way in which it was read
     compared : the comparisons planned
     next : what to check next, the worthiest first
+    together : what goes with what, of the putts as usual, the surest first
     check_of : the check that best tells a cause from its rivals, where one does
     case : what it was all judged from, for its pictures
     """
@@ -54,6 +56,7 @@ class LessonJudged:
     check_of: dict[Cause, Check]
     guards: tuple[Guard, ...]
     misses: tuple[Miss, ...]
+    together: tuple[GoesWith, ...]
     chain: Chain
     case: Case
 
@@ -69,8 +72,9 @@ def judge_lesson(ledger: Ledger, planned: Sequence[Planned] = ()) -> LessonJudge
     made = (compared(ledger, it.id, it.of, it.question, case.weighing, final=it.final) for it in planned)
     told = tuple(it for it in made if it is not None)
     missed = misses(case)
+    joined = goes_together(case.putted, ledger.toe_sign)
     return LessonJudged(
-        chosen=chosen(case, found, told, missed, levels),
+        chosen=chosen(case, found, told, missed, levels, joined),
         findings=found,
         reads=every,
         compared=told,
@@ -80,6 +84,7 @@ def judge_lesson(ledger: Ledger, planned: Sequence[Planned] = ()) -> LessonJudge
         check_of=of,
         guards=guards(case, found, levels),
         misses=missed,
+        together=joined,
         chain=chain_of(case, grows=found.grows),
         case=case,
     )

@@ -6,6 +6,7 @@ from typing import Final
 from ...certainty.estimate import Estimate, told_by
 from ...certainty.verdict import Verdict, is_likely
 from ...estimate.cost import costs
+from ..claims.kind import Bounded, Sized, Split, Within
 from ..claims.level import Level
 from ..ledger.entry import Ledger
 from .case import Case
@@ -88,7 +89,7 @@ class Findings:
     ranked : every cause, those that can be named first, by what they bring; then questions; then what is ruled out
     starts : None from too few putts, or where they were putted in several ways and none of them is as usual
     by_stroke : the face aims true, as far as matters, and the starts lie off: what lies between is the stroke's
-    grows : the starts go with the length: there is no one start
+    grows : the starts go with the length, at least likely: there is no one start, whether a cause of it is named or not
     """
 
     ranked: tuple[Finding, ...]
@@ -103,15 +104,18 @@ class Findings:
     @property
     def nothing(self) -> bool:
         """The starts are nothing to mend, and nothing is named: that is a finding."""
-        if any(it.cause != "rig" for it in self.named) or self.starts is None:
+        if any(it.cause != "rig" for it in self.named) or self.starts is None or self.grows:
             return False
-        return self.starts.call.word == "none" and not self.starts.wide
+        # A spread that the readings can't show is none that is as it should be.
+        shown = not isinstance(self.starts.level.kind, Split | Bounded)
+        return self.starts.call.word == "none" and not self.starts.wide and shown
 
     @property
     def unexplained(self) -> bool:
         """The starts lie off, likely at least, and no cause of it can be named."""
         others = [it for it in self.named if it.cause != "rig"]
-        return not others and self.starts is not None and self.starts.call.names_direction
+        off = self.starts is not None and self.starts.call.names_direction
+        return off and not others and not self.grows
 
 
 def findings(ledger: Ledger) -> Findings:
@@ -140,7 +144,8 @@ def judged(case: Case) -> Findings:
     for cause, by in _explained(found, case).items():
         found[cause] = replace(found[cause], explained_by=by)
     ranked = sorted(found.values(), key=lambda it: _place(it, case))
-    return Findings(tuple(ranked), starts, _by_stroke(case), found["distance"].is_named)
+    grows = found["distance"].is_named or (case.growth is not None and case.growth.is_named)
+    return Findings(tuple(ranked), starts, _by_stroke(case), grows)
 
 
 def _by_stroke(case: Case) -> bool:
@@ -191,7 +196,7 @@ def _starts(case: Case) -> Starts | None:
     level = case.level("start")
     if case.start is None or level is None or level.call is None or level.spread is None:
         return None
-    wide = is_likely(case.start.spread_above(case.wide_deg)) and level.beyond is None
+    wide = is_likely(case.start.spread_above(case.wide_deg)) and isinstance(level.kind, Sized | Within)
     dear = costs(case.start, case.ledger.mix) > case.ledger.band.cost
     return Starts(level, wide, is_likely(case.start.mean(dear.astype(float))))
 

@@ -1,5 +1,7 @@
 """Grows with distance: the bias goes with the length of the putt."""
 
+from dataclasses import replace
+
 import numpy as np
 
 from ....certainty.estimate import Estimate
@@ -32,6 +34,9 @@ def find(case: Case) -> Finding:
         if found
         else ()
     )
+    if found is not None and missing and found.is_named:
+        # That it grows is a claim from two lengths on, and said as one; what levelling it brings needs a third.
+        return replace(unread("distance", missing, facts), kind="grows")
     if missing or found is None:
         return unread("distance", missing, facts)
     shares = [weight for _, weight in case.ledger.mix.halves]
