@@ -166,3 +166,39 @@ def test_what_limits_a_golfer_is_noted_with_them(coach):
     golfer = coach.golfer(usual_misses=["right", "short"], glasses="varifocal", limits=["knee", "back"])
     assert golfer["limits"] == ["back", "knee"] and golfer["glasses"] == "varifocal"
     assert coach.get(f"/golfers/{golfer['id']}")["usual_misses"] == ["right", "short"]
+
+
+def answered(coach, told, **came):
+    coach.put(f"/lessons/{told.id}/complaint", **({"misses": [], "felt": None, "wants": None} | came))
+    return " ".join(coach.get(f"/lessons/{told.id}/change")["answer"])
+
+
+def test_what_was_felt_is_answered_by_what_was_read_and_nothing_read_is_called_unread(coach):
+    told = Told(coach)
+    block = told.block(told.lay(), 10, ["strike", "finish"])
+    notes = [{"strike": "toe" if n else "middle", "finish": "left" if n % 2 else "holed"} for n in range(10)]
+    told.ruler(block, [0, 5, -5, 0, 5, 0, -5, 0, 5, 0], notes)
+    said = answered(coach, told, felt="strike")
+    assert "You felt it: the strike." in said and "towards the toe 9 of 10" in said
+    assert "where it is struck" not in said and "where the ball starts" not in said
+
+
+def test_first_looks_are_looks_and_a_start_read_in_two_ways_was_read(coach):
+    told = Told(coach)
+    for looks in ("right", "right", "straight", "right"):
+        coach.put(f"/first-looks/{uuid6.uuid7()}", lesson_id=told.id, looks=looks, taken_at=told.now())
+    station = told.lay()
+    for name in ("wide base", "narrow base"):
+        told.ruler(told.block(station, 6, factors={"set_up": name}), [20, 25, 20, 15, 20, 25])
+    said = answered(coach, told, felt="sight", misses=["right"])
+    assert "nobody looked" not in said and "not read" not in said
+    assert "what looks straight" not in said.partition("Not looked at:")[2]
+    assert "Start, wide base:" in said and "Start, narrow base:" in said
+
+
+def test_where_the_start_grows_the_answer_tells_it_by_length(coach):
+    told = Told(coach)
+    for length, offsets in ((1.8, (0, 5, -5, 0, 5, 0, -5, 0)), (4.6, (25, 30, 20, 25, 30, 25, 20, 30))):
+        told.ruler(told.block(told.lay(distance_m=length), 8), offsets)
+    said = answered(coach, told, misses=["right"])
+    assert "at 1.80 m and" in said and "it grows" in said

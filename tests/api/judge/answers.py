@@ -1,4 +1,4 @@
-"""Fourteen lessons with every reading given, entered as a coach would: each gives what every page says of it."""
+"""Lessons with every reading given, entered as a coach would: each gives what every page says of it."""
 
 import numpy as np
 import uuid6
@@ -259,3 +259,41 @@ class Sensor:
 
 
 __all__ = ["BY_STRING"]
+
+
+def lesson_15_laser_at_two_lengths(coach: Coach) -> Said:
+    told = Told(coach)
+    coach.put(f"/lessons/{told.id}/laser-cautions")
+    near = told.lay("ground_laser", {"distance_m": 0.7, "line_m": 2.0}, distance_m=2.0)
+    first = told.block(near, 8, guided=True)
+    for at in ("centre",) * 6 + ("left_quarter", "right_quarter"):
+        told.putt(first, {"line_on": at})
+    far = told.lay("ground_laser", {"distance_m": 0.7, "line_m": 5.0}, distance_m=5.0)
+    second = told.block(far, 8, ["finish"], guided=True)
+    for at in ("left_quarter",) * 3 + ("left_edge",) * 5:
+        told.putt(second, {"line_on": at}, finish="right")
+    return told.pages(first, second)
+
+
+def lesson_17_two_ball_gate(coach: Coach) -> Said:
+    told = Told(coach)
+    station = told.lay("ball_gate", {"distance_m": 0.7, "inside_width_m": 0.06})
+    block = told.block(station, 10, guided=True, hole=False)
+    for n in range(10):
+        told.putt(block, {"crossing": "clean" if n in (2, 5, 8) else "touched_right"})
+    return told.pages(block)
+
+
+def lesson_18_heel_and_wobble(coach: Coach) -> Said:
+    told = Told(coach)
+    block = told.block(told.lay(), 10, ["strike", "roll", "finish"])
+    notes = [
+        {
+            "strike": "middle" if n < 5 else "heel",
+            "roll": "wobble_left" if n in (5, 6, 8, 9) else "clean",
+            "finish": "holed" if n < 5 else "left",
+        }
+        for n in range(10)
+    ]
+    told.ruler(block, (-5, 0, -5, 5, 0, -20, -25, -15, -20, -25), notes)
+    return told.pages(block)

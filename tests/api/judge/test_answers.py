@@ -1,4 +1,4 @@
-"""What an honest expert would say of fourteen lessons: said on every page, what must never be said on none."""
+"""What an honest expert would say of these lessons: said on every page, what must never be said on none."""
 
 import re
 
@@ -90,6 +90,21 @@ SAID = {
         ["Starts 0.9° left", "push", "clear", "points there at address already"],
         ["left (open) 8 of 10"],
         ["pull", "(closed)", "set-downs of the face (none so far)"],
+    ),
+    "lesson_15_laser_at_two_lengths": (
+        ["it grows", "clear", "5.00 m"],
+        ["8 missed, 8 right"],
+        ["can't tell yet to the right", "whether the error grows with the length"],
+    ),
+    "lesson_17_two_ball_gate": (
+        ["ight 7 of 10, each by 0.7° or more: clear", "these readings can't say"],
+        ["wider gate"],
+        ["1.4° right", "scatter by", "Nothing to mend:"],
+    ),
+    "lesson_18_heel_and_wobble": (
+        ["left"],
+        ["4 of 5 off the heel did not roll clean, none of 5 from the middle: likely"],
+        ["by the pace"],
     ),
 }  # fmt: skip
 

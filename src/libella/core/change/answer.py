@@ -8,6 +8,7 @@ from ..judge.claims.growth import Growth
 from ..judge.claims.level import Level
 from ..judge.claims.pace import Pace
 from ..judge.claims.reads import Claim
+from ..judge.claims.together import GoesWith
 from ..judge.findings.chosen import Cause_, Differs
 from ..judge.findings.finding import Finding
 from ..judge.findings.judged import LessonJudged
@@ -47,7 +48,8 @@ class Answer:
     ----------
     line, pace : what the lesson saw of a miss to a side, and of one short or past; None where that was not said
     felt : whether what was felt is what was found; None where nothing was felt
-    felt_read : what was read of it, under each way; felt_apart : how far it differs between two of them
+    felt_read : what was read of it, under each way; felt_apart : how far it differs between two of them;
+        felt_with : what goes with it, putt by putt
     named : the causes that are named, and that what is said first does not name already
     unseen : what nobody looked at, what was felt first
     start : where the ball starts, where that was read and there is one start; starts : under each way it was read
@@ -67,6 +69,7 @@ class Answer:
     growth: Growth | None = None
     felt_read: tuple[Claim, ...] = ()
     felt_apart: tuple[Differs, ...] = ()
+    felt_with: tuple[GoesWith, ...] = ()
 
 
 def answer(complaint: Complaint, it: LessonJudged) -> Answer:
@@ -89,6 +92,7 @@ def answer(complaint: Complaint, it: LessonJudged) -> Answer:
         growth,
         _felt_read(complaint, it),
         _felt_apart(complaint, it),
+        tuple(one for one in it.together if complaint.felt and one.quantity in _FELT_IN[complaint.felt]),
     )
 
 
@@ -139,7 +143,8 @@ def _of_felt(complaint: Complaint, it: LessonJudged) -> Seen | None:
 def _felt_read(complaint: Complaint, it: LessonJudged) -> tuple[Claim, ...]:
     names = _FELT_IN[complaint.felt] if complaint.felt else ()
     found = [one for one in it.reads if one.quantity.name in names]
-    return tuple(sorted(found, key=lambda one: not _is_named(one)))
+    # What is sure enough to be said of it; where nothing is, whatever there is.
+    return tuple(one for one in found if _is_named(one)) or tuple(found)
 
 
 def _felt_apart(complaint: Complaint, it: LessonJudged) -> tuple[Differs, ...]:

@@ -33,7 +33,7 @@ from ...core.start.turns import NOTICED
 from ..change import chance, change, complaint, course, kit, left, practice
 from ..change.kit import FIELDS
 from ..judge.findings import cause_said
-from .claims import comparisons, growths, levels_read, paces
+from .claims import comparisons, gone_together, growths, levels_read, paces
 from .findings import a_finding
 from .reading import Reading
 
@@ -61,7 +61,9 @@ def change_aloud(it: Reading) -> None:
         apart = tuple(Differs(one, *one.named[0]) for one in comparisons() if one.named)[:1]
         for seen, differs in product(("as_said", "open"), ((), apart)):
             came = Complaint(("right",), felt=felt)
-            told = Answer(came, seen, None, seen, (), (), None, None, (start,), growth, read, differs)
+            told = Answer(
+                came, seen, None, seen, (), (), None, None, (start,), growth, read, differs, tuple(gone_together())[:1]
+            )
             it.say("change", complaint.answer_said, told, head, it.hand, it.units)
     told = Answer(Complaint(("left",)), "open", None, None, (), (), None, None, (start, start))
     it.say("change", complaint.answer_said, told, head, it.hand, it.units)

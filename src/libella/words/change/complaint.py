@@ -8,13 +8,14 @@ from ...core.change.complaint import Complaint, Felt, Miss, Want
 from ...core.golfer.hand import Hand
 from ...core.golfer.limits import Glasses, Limit
 from ...core.judge.claims.growth import Growth
-from ...core.judge.claims.kind import Bounded, Split
+from ...core.judge.claims.kind import SIZED, Bounded, Split
 from ...core.judge.claims.reads import Claim
 from ...core.measure.units import Units, degrees, tape
 from ..judge.chosen import chosen_said
 from ..judge.claims import call_said, headed, level_said, reads_said
 from ..judge.findings import cause_said
 from ..judge.putts import growth_said, pace_said
+from ..judge.together import together_said
 from ..shared.counts import listed
 
 MISS_NAMES: Final[dict[Miss, str]] = {
@@ -136,7 +137,8 @@ def _line(it: Answer, headline: str, hand: Hand, units: Units) -> str:
     else:
         where = f"starts {headed(level, hand, units)}{call_said(level)}"
     # What the lesson says first is not said twice.
-    told = "" if where.lower() in headline.lower() else f"the ball {where}."
+    size = headed(level, hand, units) if level.kind == SIZED else where
+    told = "" if headline.startswith("Starts") and size.lower() in headline.lower() else f"the ball {where}."
     also = f" T{told[1:]}" if told else ""
     match it.line:
         case "as_said" if it.complaint.side == "neither" and level.spread is not None and level.beyond is None:
@@ -184,7 +186,8 @@ def _felt(it: Answer, headline: str, hand: Hand, units: Units) -> str:
     read = [] if it.felt_apart else _said_of(it.felt_read, hand, units)
     match it.felt:
         case "as_said":
-            return " ".join([f"You felt it: {name}.", *apart, *read])
+            joined = [together_said(one, hand) for one in it.felt_with]
+            return " ".join([f"You felt it: {name}.", *apart, *read, *joined])
         case "not_there":
             return f"You felt {name}: nothing to mend there."
         case "unread":

@@ -85,7 +85,9 @@ def growth(batches: Sequence[Batch], by: Weighing) -> Growth | None:
         here = [it for it in told if it.putted and round(it.putted.distance_m, 1) == length]
         level = level_of(here, "start", (), by)
         assert level is not None
-        at.append(AtLength(length, level.count, level.bias, here[-1].place))
+        # Told as it was laid, not as lengths are put together.
+        laid = float(np.mean([it.putted.distance_m for it in here if it.putted]))
+        at.append(AtLength(round(laid, 3), level.count, level.bias, here[-1].place))
     near, far = line[:, 0] + line[:, 1] * lengths[0], line[:, 0] + line[:, 1] * lengths[-1]
     matters_from, nothing_under = limits_at(MATTERS()["growth"], by.spread_deg, by.mix)
     grows = (np.abs(far) > np.abs(near)) & (np.abs(far - near) >= matters_from)

@@ -3,7 +3,7 @@
 from typing import Final
 
 from .chain_picture import READ_AS, LinkName, LinkShown
-from .chosen import Cause_, GroundOff, LineFirst, MissedSide, Nothing, Off, PaceOff, PutRight, Wide
+from .chosen import Cause_, GroundOff, Grows, LineFirst, MissedSide, Nothing, Off, PaceOff, PutRight, Wide
 from .finding import Cause, Finding
 from .judged import LessonJudged
 from .pictures.drawn import inside
@@ -34,6 +34,8 @@ def _finding(judged: LessonJudged) -> Finding | None:
     cause: Cause | None = None
     if isinstance(first, (PaceOff, GroundOff, MissedSide)):
         cause = "read_and_pace"
+    elif isinstance(first, Grows):
+        cause = "distance"
     elif isinstance(first, Off):
         cause = _SAID_OF.get(first.level.quantity.name)
     return next((it for it in judged.findings.ranked if it.cause == cause), None)
