@@ -41,6 +41,7 @@ from .claims import (
     level_said,
     levels_said,
     quantity_name,
+    shift_said,
 )
 from .comparison import group_name
 from .findings import cause_said, weight_said
@@ -76,7 +77,8 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
             return f"{_line_off(it.finding)}, and what was read is put right by it: nothing to mend."
         case Differs():
             said = difference_said(it.difference, hand, units)
-            return f"“{group_name(it.group)}” against “{group_name(it.compared.first)}”: {said}."
+            dose = f"; {shift_said(it.dose, hand, units)}" if it.dose is not None else ""
+            return f"“{group_name(it.group)}” against “{group_name(it.compared.first)}”: {said}{dose}."
         case Off():
             return _off(it, hand, units)
         case Grows():

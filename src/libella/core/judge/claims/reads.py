@@ -89,7 +89,7 @@ class Compared:
                 found,
                 # What was varied is the dose of what it brings, and is told after it.
                 key=lambda it: (
-                    it[1].quantity.name in _DOSES and self.of == "see",
+                    is_dose(it[1], self),
                     -(it[1].strongest >= 0.95),
                     # What a putt does before what becomes of it.
                     it[1].quantity.name in _BECOMES,
@@ -98,6 +98,11 @@ class Compared:
                 ),
             )
         )
+
+
+def is_dose(it: Difference, of: Compared) -> bool:
+    """Whether it tells how far what was varied was varied: where the head is moved, where the eyes lie."""
+    return it.quantity.name in _DOSES and of.of == "see"
 
 
 def asked_in(told: Sequence[Difference], whole: Compared) -> Difference | None:

@@ -13,7 +13,7 @@ from ..claims.difference import Difference, Group, differences
 from ..claims.growth import Growth
 from ..claims.level import Level
 from ..claims.pace import FEWEST, Pace
-from ..claims.reads import Compared, asked_of
+from ..claims.reads import Compared, asked_of, is_dose
 from ..claims.together import GoesWith
 from ..ledger.entry import FEWEST_STARTS, Batch, grouped_by_all
 from ..ledger.factors import AS_USUAL, LAID, Levels
@@ -71,6 +71,8 @@ class Differs:
     compared: Compared
     group: Group
     difference: Difference
+    dose: Difference | None = None
+    """How far what was moved was moved for it: it is told with what it brought, and not by itself."""
 
     @property
     def word(self) -> Word:
@@ -212,9 +214,7 @@ def chosen(
     named = [it for it in found.named if it.cause != "rig"]
     rig = next((it for it in found.named if it.cause == "rig"), None)
     causes: list[Chosen] = [Cause_(it, found, case.pace, case.growth) for it in named]
-    differ: list[Chosen] = [
-        Differs(one, group, difference) for one in told for group, difference in one.named if not _told_by(named, one)
-    ]
+    differ: list[Chosen] = [it for one in told if not _told_by(named, one) for it in _differing(one)]
     grows: list[Chosen] = []
     if found.grows and case.growth is not None and not any(it.cause == "distance" for it in named):
         grows.append(Grows(case.growth))
@@ -247,6 +247,15 @@ def chosen(
     if not said:
         said.append(Open(starts, bool(case.ledger.quantities)))
     return tuple(said)
+
+
+def _differing(told: Compared) -> Iterable[Differs]:
+    """What a comparison says, each dose with what it brought."""
+    for group, difference in told.named:
+        dose = next((it for one, it in told.named if one is group and is_dose(it, told)), None)
+        if difference is dose and any(one is group and not is_dose(it, told) for one, it in told.named):
+            continue
+        yield Differs(told, group, difference, dose if difference is not dose else None)
 
 
 def _looked(case: Case) -> list[Compared]:
