@@ -138,7 +138,7 @@ def _line(it: Answer, headline: str, hand: Hand, units: Units) -> str:
         where = f"starts {headed(level, hand, units)}{call_said(level)}"
     # What the lesson says first is not said twice.
     size = headed(level, hand, units) if level.kind == SIZED else where
-    told = "" if headline.startswith("Starts") and size.lower() in headline.lower() else f"the ball {where}."
+    told = "" if size.lower() in headline.lower() else f"the ball {where}."
     also = f" T{told[1:]}" if told else ""
     match it.line:
         case "as_said" if it.complaint.side == "neither" and level.spread is not None and level.beyond is None:

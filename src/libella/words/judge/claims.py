@@ -61,17 +61,8 @@ _FACED: Final = ("face", "address", "impact", "turned")
 _EVENTS: Final[dict[str, str]] = {
     "putt": "putt", "set_down": "set_down", "answer": "answer", "look": "look", "set_up": "time",
 }  # fmt: skip
-_CATEGORIES: Final[dict[str, str]] = {
-    "holed": "holed",
-    "missed": "missed",
-    "left": "left",
-    "right": "right",
-    "straight": "straight",
-    "short": "short",
-    "past": "past",
-    "level": "level with the hole",
-    "clear": "clear",
-}
+_CATEGORIES: Final[dict[str, str]] = {"level": "level with the hole"}
+"""Categories that are not called by their code."""
 _SMALL: Final = 0.05
 
 
