@@ -79,20 +79,22 @@ def answer(complaint: Complaint, it: LessonJudged) -> Answer:
     first = it.chosen[0]
     head = first.finding.cause if isinstance(first, Cause_) else None
     named = [one for one in it.findings.ranked if one.is_named and not one.explained_by and one.cause != head]
+    names = _FELT_IN[complaint.felt] if complaint.felt else ()
+    read, apart = _felt_read(names, it), _felt_apart(names, it)
     return Answer(
         complaint,
         _of_line(complaint, start, growth, it),
         _of_pace(complaint, it.pace),
-        _of_felt(complaint, it),
+        _of_felt(complaint, it, read, apart),
         tuple(named[:_MOST]),
         _unseen(complaint, it),
         start,
         it.pace,
         tuple(one for one in it.reads if isinstance(one, Level) and one.quantity.name == "start"),
         growth,
-        _felt_read(complaint, it),
-        _felt_apart(complaint, it),
-        tuple(one for one in it.together if complaint.felt and one.quantity in _FELT_IN[complaint.felt]),
+        read,
+        apart,
+        tuple(one for one in it.together if one.quantity in names),
     )
 
 
@@ -126,12 +128,13 @@ def _of_pace(complaint: Complaint, pace: Pace | None) -> Seen | None:
     return "as_said" if more > less else "otherwise" if less > more else "open"
 
 
-def _of_felt(complaint: Complaint, it: LessonJudged) -> Seen | None:
+def _of_felt(
+    complaint: Complaint, it: LessonJudged, read: tuple[Claim, ...], apart: tuple[Differs, ...]
+) -> Seen | None:
     if complaint.felt is None:
         return None
     of = [one for one in it.findings.ranked if one.cause in FELT[complaint.felt]]
-    read = _felt_read(complaint, it)
-    if any(one.is_named and not one.explained_by for one in of) or _felt_apart(complaint, it):
+    if any(one.is_named and not one.explained_by for one in of) or apart:
         return "as_said"
     if any(_is_named(one) for one in read):
         return "as_said"
@@ -140,15 +143,13 @@ def _of_felt(complaint: Complaint, it: LessonJudged) -> Seen | None:
     return "not_there" if all(one.call.word == "none" for one in of) else "open"
 
 
-def _felt_read(complaint: Complaint, it: LessonJudged) -> tuple[Claim, ...]:
-    names = _FELT_IN[complaint.felt] if complaint.felt else ()
+def _felt_read(names: tuple[str, ...], it: LessonJudged) -> tuple[Claim, ...]:
     found = [one for one in it.reads if one.quantity.name in names]
     # What is sure enough to be said of it; where nothing is, whatever there is.
     return tuple(one for one in found if _is_named(one)) or tuple(found)
 
 
-def _felt_apart(complaint: Complaint, it: LessonJudged) -> tuple[Differs, ...]:
-    names = _FELT_IN[complaint.felt] if complaint.felt else ()
+def _felt_apart(names: tuple[str, ...], it: LessonJudged) -> tuple[Differs, ...]:
     told = (one for one in it.chosen if isinstance(one, Differs))
     return tuple(one for one in told if one.difference.quantity.name in names)
 

@@ -28,10 +28,9 @@ Make = Callable[[Desk, int], str]
 
 def of_lesson(desk: Desk, id: UUID, what: str, make: Make) -> str:
     """The answer about a lesson; `what` names it, its units included."""
-    query = select(LessonRow.golfer_id).where(LessonRow.studio_id == desk.studio_id, LessonRow.id == id)
     with desk.together() as whole:
         with whole.transaction() as session:
-            golfer_id = session.scalar(query)
+            golfer_id = _whose_lesson(desk, session, id)
             if golfer_id is None:
                 raise NotFound("lesson")
         return _kept(whole, golfer_id, id, what, make)
@@ -39,9 +38,8 @@ def of_lesson(desk: Desk, id: UUID, what: str, make: Make) -> str:
 
 def revision_of_lesson(desk: Desk, id: UUID) -> int:
     """The mark of what is known of a lesson's golfer; 0 where there is no such lesson."""
-    query = select(LessonRow.golfer_id).where(LessonRow.studio_id == desk.studio_id, LessonRow.id == id)
     with desk.transaction() as session:
-        golfer_id = session.scalar(query)
+        golfer_id = _whose_lesson(desk, session, id)
         return _revision(desk, session, golfer_id) if golfer_id else 0
 
 
@@ -52,9 +50,8 @@ now. Where others wrote in between it is of no one state, and the two differ."""
 
 def mark_of_lesson(desk: Desk, id: UUID) -> Mark | None:
     """The mark of a lesson's golfer; None as in `mark_of_golfer`."""
-    query = select(LessonRow.golfer_id).where(LessonRow.studio_id == desk.studio_id, LessonRow.id == id)
     with desk.transaction() as session:
-        golfer_id = session.scalar(query)
+        golfer_id = _whose_lesson(desk, session, id)
     return mark_of_golfer(desk, golfer_id) if golfer_id else None
 
 
@@ -62,16 +59,11 @@ def mark_of_golfer(desk: Desk, id: UUID) -> Mark | None:
     """The mark of what is known of a golfer; None where the desk holds rows that are older than any mark it could give,
     and where nothing is known."""
     with desk.transaction() as session:
-        if not _first_seen(session, id):
-            if session.identity_map.values():
-                return None
-            _revision(desk, session, id)
-        first, now = _first_seen(session, id), _revision(desk, session, id)
+        if (_SEEN, id) not in session.info and session.identity_map.values():
+            return None
+        now = _revision(desk, session, id)
+        first = session.info[_SEEN, id]
         return (first, now) if first else None
-
-
-def _first_seen(session: Session, golfer_id: UUID) -> int:
-    return session.info.get((_SEEN, golfer_id), 0)
 
 
 _SEEN: Final = "revision seen"
@@ -128,6 +120,12 @@ def _kept(desk: Desk, golfer_id: UUID, about_id: UUID, what: str, make: Make) ->
     )
     desk.afterwards(lambda session: session.execute(keeping))
     return answer
+
+
+def _whose_lesson(desk: Desk, session: Session, id: UUID) -> UUID | None:
+    """The golfer of a lesson, asked for by itself: no row of it is held before the golfer's mark is known."""
+    query = select(LessonRow.golfer_id).where(LessonRow.studio_id == desk.studio_id, LessonRow.id == id)
+    return session.scalar(query)
 
 
 def _revision(desk: Desk, session: Session, golfer_id: UUID) -> int:

@@ -17,6 +17,7 @@ from ..judge.findings import cause_said
 from ..judge.putts import growth_said, pace_said
 from ..judge.together import together_said
 from ..shared.counts import listed
+from ..shared.inside import inside
 
 MISS_NAMES: Final[dict[Miss, str]] = {
     "left": "◂ Left",
@@ -92,7 +93,7 @@ def complaint_said(it: Complaint, units: Units) -> str:
     elif it.from_m is not None or it.to_m is not None:
         parts.append(f"miss{_lengths(it, units)}")
     if it.felt:
-        parts.append(f"feel it is {_small(FELT_NAMES[it.felt])}")
+        parts.append(f"feel it is {inside(FELT_NAMES[it.felt])}")
     if it.wants:
         parts.append(f"want {_WANTED[it.wants]}")
     said = f"You {listed(parts)}." if parts else ""
@@ -106,10 +107,6 @@ def _lengths(it: Complaint, units: Units) -> str:
     if first and last:
         return f" at {first}" if it.from_m == it.to_m else f" from {first} to {last}"
     return f" from {first} on" if first else f" up to {last}" if last else ""
-
-
-def _small(name: str) -> str:
-    return f"{name[0].lower()}{name[1:]}"
 
 
 def answer_said(it: Answer, headline: str, hand: Hand, units: Units) -> list[str]:
@@ -133,7 +130,7 @@ def _line(it: Answer, headline: str, hand: Hand, units: Units) -> str:
         # In several ways and none of them as usual: each is told by itself.
         return " ".join(["Whether it is so, can't be told yet.", *_said_of(it.starts, hand, units)])
     if isinstance(level.kind, Split | Bounded):
-        where = f"starts {_lower(level_said(level, hand, units)).removesuffix('.')}"
+        where = f"starts {inside(level_said(level, hand, units)).removesuffix('.')}"
     else:
         where = f"starts {headed(level, hand, units)}{call_said(level)}"
     # What the lesson says first is not said twice.
@@ -181,7 +178,7 @@ def _felt(it: Answer, headline: str, hand: Hand, units: Units) -> str:
     felt = it.complaint.felt
     if felt is None or it.felt is None:
         return ""
-    name = _small(FELT_NAMES[felt])
+    name = inside(FELT_NAMES[felt])
     apart = [said for one in it.felt_apart if (said := chosen_said(one, hand, units)).lower() not in headline.lower()]
     read = [] if it.felt_apart else _said_of(it.felt_read, hand, units)
     match it.felt:
@@ -198,11 +195,7 @@ def _felt(it: Answer, headline: str, hand: Hand, units: Units) -> str:
 
 def _said_of(some: Sequence[Claim], hand: Hand, units: Units) -> list[str]:
     """What was read of it, with what it is: "Strike: towards the heel 8 of 10, clear." """
-    return [f"{name}: {_lower(said)}" for name, said in reads_said(some, hand, units)]
-
-
-def _lower(said: str) -> str:
-    return f"{said[0].lower()}{said[1:]}"
+    return [f"{name}: {inside(said)}" for name, said in reads_said(some, hand, units)]
 
 
 def _unseen(it: Answer) -> str:

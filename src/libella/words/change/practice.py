@@ -11,6 +11,7 @@ from ...core.change.run import Progress
 from ...core.change.session import Given, Item, Session, Unmet, retest_min
 from ...core.judge.findings.ranked import RULES
 from ..shared.counts import counted, listed
+from ..shared.inside import inside
 
 _SERVED: Final[dict[str, str]] = {
     "transfer": "Putting as on the course",
@@ -62,7 +63,7 @@ def progress_said(it: Progress | None, drill: Drill) -> str:
 
 def _next(words: str, otherwise: str) -> str:
     said = words or otherwise
-    return f"now {said[0].lower()}{said[1:].rstrip('.')}."
+    return f"now {inside(said).rstrip('.')}."
 
 
 def item_said(it: Item, drills: Mapping[str, Drill]) -> str:

@@ -32,6 +32,7 @@ from ...core.measure.units import Units, degrees
 from ..shared.brief import MARKS, NOTHING, angle_brief
 from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
+from ..shared.inside import inside
 from ..shared.plain import SURE, plainly, width_said
 from .claims import (
     beyond_said,
@@ -105,7 +106,7 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
                 return f"Can't tell yet: starts {_where(it.starts)}."
             if it.starts is not None:
                 said = level_said(it.starts.level, hand, units)
-                return f"Can't tell yet: starts {said[0].lower()}{said[1:]}"
+                return f"Can't tell yet: starts {inside(said)}"
             return "Can't tell yet." if it.read else "Nothing to judge yet."
 
 
@@ -179,8 +180,8 @@ def _off(it: Off, hand: Hand, units: Units) -> str:
             sure = level.call if level.call is not None and level.call.names_direction else level.side
             return f"Struck towards the {end}, {level.beyond.times} of {level.count}{under}: {WORDS[sure.word]}."
         if level.quantity.name == "start":
-            return f"Starts{under}: {said[0].lower()}{said[1:]}.{_why(it)}"
-        return f"{name}{under}: {said[0].lower()}{said[1:]}."
+            return f"Starts{under}: {inside(said)}.{_why(it)}"
+        return f"{name}{under}: {inside(said)}."
     if level.quantity.name == "start":
         push = ""
         if level.call is not None and level.call.side != "neither" and not level.levels:

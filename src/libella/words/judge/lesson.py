@@ -13,6 +13,7 @@ from ...core.measure.units import sided
 from ...core.set.kit import PARTS
 from ..shared.certainty import with_doubt
 from ..shared.counts import counted, listed
+from ..shared.inside import inside
 from .claims import levels_said, quantity_name
 from .judgement import DISTURBED
 
@@ -86,15 +87,11 @@ def _a(name: str) -> str:
     return f"{'an' if name[0] in 'aeiou' else 'a'} {name}"
 
 
-def _small(name: str) -> str:
-    return f"{name[0].lower()}{name[1:]}"
-
-
 def guard_said(it: Guard) -> str:
     """A caution."""
     match it.name:
         case "unproved":
-            leans = listed([_small(quantity_name(one)) for one in it.told])
+            leans = listed([inside(quantity_name(one)) for one in it.told])
             return f"The line is not proved: until it is, {leans} can't be clear; they share what the line is off."
         case "coarse":
             return f"In {it.count} of {counted(it.of, 'block')} the rig is too coarse for this window."

@@ -7,6 +7,7 @@ from ...core.measure.side import side_of
 from ...core.measure.units import Units, tape
 from ...core.set.proposal import Proposal
 from ...core.set.station import Change, Station
+from ..shared.inside import inside
 from .sight import RemedyWords, sight_words
 
 
@@ -35,8 +36,7 @@ def _told(it: Station, units: Units) -> dict[str, str]:
     """What may tell it from one that reads alike, each by what it is of."""
     rig = it.rig
     sizes = {
-        one.name: f"{one.label[0].lower()}{one.label[1:]} {size_said(one.unit, rig.sizes()[one.name], units)}"
-        for one in rig.dimensions()
+        one.name: f"{inside(one.label)} {size_said(one.unit, rig.sizes()[one.name], units)}" for one in rig.dimensions()
     }
     beside = [f"with {one.about.said}" for one in it.aids]
     return {**sizes, "aids": ", ".join(beside), "past_m": f"{tape(it.putt.past_m, units)} past"}

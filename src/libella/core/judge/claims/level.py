@@ -72,7 +72,6 @@ class Level:
     against : what the bias is weighed from: the path declared, the pace planned
     call : whether it lies off by enough to matter; None where nobody judges that quantity
     side : how sure its side is, whatever its size
-    beyond : where the readings are open to one side
     proved : the line it was read against was measured a second way, or none counts
     shared : what all its readings share, one standard deviation
     """
@@ -85,7 +84,6 @@ class Level:
     call: Verdict | None
     side: Verdict
     counted: Counted | None
-    beyond: Beyond | None
     proved: bool
     against: float
     at: Place
@@ -99,6 +97,11 @@ class Level:
     """What the readings say, without what they share; None where the step worked it out."""
     post: Posterior | None = field(default=None, compare=False, repr=False)
     readings: tuple[Interval, ...] = field(default=(), repr=False)
+
+    @property
+    def beyond(self) -> Beyond | None:
+        """Where the readings are open to one side."""
+        return self.kind.beyond if isinstance(self.kind, Bounded) else None
 
     @property
     def enough(self) -> bool:
@@ -197,7 +200,7 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
     against = _against(told, about)
     window = _window(told, about, by)
     kind = kind_of(readings, window)
-    beyond = kind.beyond if isinstance(kind, Bounded) else None
+    past = isinstance(kind, Bounded) and kind.beyond.side == "right"
     proved = not about.on_line or all(it.proved for it in told)
     right, left = post.bias_above(against), 1 - post.bias_above(against)
     lengths = sorted({round(it.putted.distance_m, 1) for it in told if it.putted})
@@ -209,11 +212,10 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
         spread=spread,
         # A putt that misses at good pace runs past, too: past without a size says nothing of the pace.
         call=None
-        if about.name == "roll_past" and beyond is not None and beyond.side == "right"
+        if about.name == "roll_past" and past
         else _allowed(_call(post, about, against, by, proved=proved), kind),
         side=weigh(right, left, 0.0, can_be_clear=proved),
         counted=_counted(readings, against),
-        beyond=beyond,
         proved=proved,
         against=against,
         at=told[0].place,
@@ -249,7 +251,7 @@ def _fitted(batch: Batch, about: Quantity, it: Fitted, levels: Levels, by: Weigh
         call=call,
         side=weigh(right, 1 - right, 0.0),
         counted=None,
-        beyond=None if it.open_side == "neither" else Beyond(it.open_side, 0.0, it.count),
+        kind=SIZED if it.open_side == "neither" else Bounded(Beyond(it.open_side, 0.0, it.count)),
         proved=True,
         against=0.0,
         at=batch.place,
