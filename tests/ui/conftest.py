@@ -150,6 +150,15 @@ def shot(page: Page, name: str) -> None:
         page.screenshot(path=Path(folder) / f"{name}.png")
 
 
+def until(page: Page, so: Callable[[], object]) -> None:
+    """Wait until something is so that no page shows: what a route holds, what the server has heard."""
+    for _ in range(900):
+        if so():
+            return
+        page.wait_for_timeout(50)
+    raise AssertionError("it never came to be so")
+
+
 def hold_first_answer(page: Page, url: str) -> Callable[[], None]:
     """Hold the first answer of `url` as the server gave it; what this returns lets it go."""
     held: list[Route] = []
@@ -165,8 +174,7 @@ def hold_first_answer(page: Page, url: str) -> Callable[[], None]:
             answers.append(route.fetch(max_retries=3))
 
     def let_go() -> None:
-        while not answers:
-            page.wait_for_timeout(20)
+        until(page, lambda: answers)
         held[0].fulfill(response=answers[0])
 
     page.route(url, hold)

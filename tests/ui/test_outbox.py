@@ -6,7 +6,7 @@ from urllib.parse import urlsplit
 
 from playwright.sync_api import Page, expect
 
-from .conftest import own_lesson, stands
+from .conftest import own_lesson, stands, until
 from .stand.test_stand import fill
 
 
@@ -81,6 +81,7 @@ def test_a_refusal_is_kept_in_view_where_the_view_that_made_it_has_gone(page: Pa
         "detail": "It belongs elsewhere.",
         "remedy": "Note a new one.",
     }
+    until(page, lambda: held)
     held[0].fulfill(status=409, content_type="application/problem+json", body=json.dumps(problem))
     alert = page.get_by_role("alert")
     expect(alert).to_contain_text(re.compile("Not kept: The set-up.*It belongs elsewhere.*Note a new one.", re.S))

@@ -2,7 +2,7 @@
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import hold_first_answer, own_lesson
+from ..conftest import hold_first_answer, laid_out, own_lesson
 
 
 def test_a_session_shows_when_its_plan_is_the_last_to_come(page: Page):
@@ -12,8 +12,8 @@ def test_a_session_shows_when_its_plan_is_the_last_to_come(page: Page):
     let_go = hold_first_answer(page, "**/practice-plan")
     with page.expect_response("**/api/drills*"):
         page.goto(f"/golfers/{golfer}/practice")
-    # Longer than the answer takes to be drawn: what came first has come.
-    page.wait_for_timeout(500)
+    # What came first is drawn.
+    laid_out(page)
     expect(page.get_by_text("The session is coming…")).to_be_visible()
     let_go()
     expect(page.get_by_role("heading", name="Nothing to practise here")).to_be_visible()

@@ -4,10 +4,12 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, hold_first_answer, own_lesson, shot, stands, under
+from ..conftest import choose_rig, hold_first_answer, laid_out, own_lesson, shot, stands, under, until
 from ..start.test_main_flow import zone
 from .test_pegs_and_string import fill, lay_beside
 from .test_plan_carried import step
+
+ASKED = "document.querySelector('[data-note-step]')?.dataset.noteStep"
 
 
 def test_each_golfer_of_a_group_rolls_eight_through_two_balls(page: Page):
@@ -110,7 +112,7 @@ def test_compare_tapped_before_the_plan_is_drawn_notes_what_is_usual_there(page:
     let_go = hold_first_answer(page, "**/api/stations/preview*")
     choose_rig(page, "No start rig")
     page.get_by_role("button", name="Compare…").click()
-    page.wait_for_timeout(300)
+    laid_out(page)
     let_go()
     sheet = page.get_by_role("dialog")
     under(sheet, "Condition 2", "wide base")
@@ -151,7 +153,7 @@ def test_a_station_of_rods_and_a_putter_gate_are_all_a_block_watches(page: Page)
                 steps.get_by_role("button", name="clean").click()
             else:
                 page.keyboard.press("Enter")
-            page.wait_for_timeout(150)
+            until(page, lambda was=name: page.evaluate(ASKED) != was)
             if name == "aid:putter_gate":
                 break
     expect(page.locator("[data-headline]")).to_contain_text("The start was not watched.")

@@ -4,7 +4,7 @@ import re
 
 from playwright.sync_api import Page, Route, expect
 
-from ..conftest import choose_rig, own_lesson, plan
+from ..conftest import choose_rig, own_lesson, plan, until
 from ..start.test_main_flow import prove_by_tape
 
 
@@ -112,6 +112,7 @@ def test_the_sheet_that_proves_stays_open_while_the_lesson_is_judged_anew(page: 
     expect(page.locator("[data-count]")).to_contain_text("Putt 2")
     step(page, "Judge")
     expect(page.get_by_text("Nothing to judge yet").first).to_be_attached()
+    until(page, lambda: held)
     held[0].continue_()
     page.unroute("**/api/readings/*")
     expect(page.locator("[data-quantity=start]")).to_contain_text("1 putt read")

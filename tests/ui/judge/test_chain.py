@@ -9,7 +9,7 @@ import pytest
 from playwright.sync_api import Page, expect
 
 from ...conftest import ROOT
-from ..conftest import choose_rig, own_lesson, under
+from ..conftest import choose_rig, own_lesson, under, until
 from ..start.test_notes import begin
 
 
@@ -41,7 +41,6 @@ def test_a_comparison_is_planned_and_putted_in_its_turns_by_keyboard_alone(page:
         expect(page.get_by_role("slider")).not_to_have_attribute("aria-disabled", "true")
         page.keyboard.press(key)
         expect(page.locator("[data-link='saved']")).to_be_visible()
-        page.wait_for_timeout(150)
     expect(turn).to_contain_text("All 6 putts")
     assert [it["putts"] for it in blocks(page)] == [0, 3, 3]
     page.keyboard.press("j")
@@ -153,7 +152,8 @@ def test_a_sensor_is_zeroed_against_the_square_and_its_menu_starts_and_stops_it(
     sensor.get_by_role("button", name="Start the stand-in").click()
     expect(sensor).to_have_attribute("data-state", "paired")
     expect(sensor).to_contain_text("right now")
-    page.wait_for_timeout(4000)
+    told = f"/api/lessons/{page.url.split('/lessons/')[1].split('/')[0]}/sensors"
+    until(page, lambda: page.request.get(told).json()["sensors"][-1]["still"] >= 8)
     sensor.get_by_role("button", name="Zero it").click()
     expect(sensor).to_contain_text(re.compile(r"Read (1\.9|2\.0|2\.1)° right against the reference"))
     running = page.request.get("/api/standins").json()["running"]

@@ -5,7 +5,7 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, hold_first_answer, own_lesson, plan
+from ..conftest import choose_rig, hold_first_answer, laid_out, own_lesson, plan
 from ..start.test_main_flow import start_block
 
 
@@ -337,6 +337,6 @@ def test_a_proof_that_fell_is_said_however_late_the_new_plan_is_kept(page: Page)
         page.get_by_label("Falls to the right", exact=True).fill("-1.5")
         page.keyboard.press("Enter")
     expect(page.locator("[data-unproved]")).to_be_visible()
-    page.wait_for_timeout(300)
+    laid_out(page)
     let_go()
     expect(page.locator("[data-unproved]")).to_contain_text("The proof fell")

@@ -5,7 +5,7 @@ import re
 import pytest
 from playwright.sync_api import Page, Route, expect
 
-from ..conftest import Served, choose_rig, hold_first_answer, laid_out, own_lesson, plan, stands
+from ..conftest import Served, choose_rig, hold_first_answer, laid_out, own_lesson, plan, stands, until
 
 
 def begin(page: Page, name: str) -> None:
@@ -336,9 +336,9 @@ def test_a_block_waits_for_its_plan_however_long_that_is_on_its_way(page: Page):
     page.get_by_role("dialog").get_by_role("radio", name="Pace").click()
     with page.expect_response("**/api/stations/preview*"):
         page.get_by_role("button", name="Lay it too: Rings round the hole").click()
-    page.wait_for_timeout(1000)
+    until(page, lambda: held)
     page.get_by_role("button", name="Start block").click()
-    page.wait_for_timeout(300)
+    laid_out(page)
     held[0].continue_()
     expect(page.locator("[data-note-step='aid:rings']")).to_be_visible()
 
@@ -406,6 +406,7 @@ def test_a_tap_is_on_screen_at_once_even_when_the_server_is_slow(page: Page):
     expect(putts).to_have_count(1, timeout=1000)
     expect(page.locator("[data-link='1 waiting']")).to_be_visible(timeout=1000)
     # The answer comes only now: until here nothing shown can have waited for it.
+    until(page, lambda: held)
     held[0].continue_()
     expect(page.locator("[data-link='saved']")).to_be_visible()
 
