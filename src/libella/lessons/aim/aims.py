@@ -41,7 +41,7 @@ from ..golfer.golfers import usual_of
 from ..golfer.schools import schools_of
 from ..lesson.lessons import golfer_in, open_lesson
 from ..lesson.set_up_name import AS_USUAL
-from ..set.plans import plan_id_now, plan_now
+from ..set.plans import laid_id_now, plan_now, read_on
 from ..set.stations import entry_of
 from ..set.tool_zeros import checked_here
 from ..values import KeptAimSeries, KeptLesson, KeptSetDown, value_of, values_of
@@ -131,7 +131,7 @@ def add_series(
     lesson = open_lesson(desk, session, entry.lesson_id, entry.started_at)
     if entry.kind is not None and lay(entry.kind, entry.sizes).about.laser and lesson.laser_read_at is None:
         raise NotYet("laser_unread_aim")
-    station_id = plan_id_now(desk, session, entry.lesson_id, entry.station_id)
+    station_id = laid_id_now(desk, session, entry.lesson_id, entry.station_id)
     return desk.keep(session, AimSeriesRow, id, "series", values, station_id=station_id)
 
 
@@ -288,8 +288,8 @@ def _whole(entry: AimEntry) -> dict[str, float]:
 
 
 def _laid(desk: Desk, session: Session, lesson: KeptLesson, station_id: UUID | None) -> tuple[Putt, Station | None]:
-    """The putt of a plan, or of the plan now; a usual one before anything was laid."""
-    row = plan_now(desk, session, lesson.id, station_id)
+    """The putt of the plan it was read on; a usual one before anything was laid."""
+    row = read_on(desk, session, lesson.id, station_id)
     laid = entry_of(row).station() if row else None
     return (laid.putt if laid else Putt(2.5, USUAL_PAST_M(), lesson.green_speed_ft)), laid
 

@@ -35,7 +35,7 @@ from ..see.eyes import SetUpEyes, eye_sheet
 from ..see.first_looks import LOOK, first_looks
 from ..see.sights import SightSheet, sights_of
 from ..set.bag import bag
-from ..set.plans import plan_now
+from ..set.plans import plan_now, read_on
 from ..set.second_readings import ErrorsAt
 from ..set.stations import entry_of
 from ..stand.set_ups import newest_run
@@ -74,9 +74,9 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
     errors = ErrorsAt.of(desk)
     expected = band.spread_deg["start"]
     blocks = [block_batch(it, golfer.hand, strokes, expected, errors.at(it.block.started_at)) for it in read]
-    laid = [station_of(it.block) for it in read] or ([plan] if plan else [])
     usual, tools = usual_of(golfer, schools), bag(desk)
     aims = aim_table(desk, lesson_id).sheets
+    laid = [*_laid_before(desk, lesson_id, aims), *(station_of(it.block) for it in read)] or ([plan] if plan else [])
     turns = aim_turns(desk, lesson_id, aims)
     k = [it.block.k for it in sheet.blocks if it.block.k is not None]
     ledger = Ledger(
@@ -189,6 +189,7 @@ def _sight(it: SightSheet) -> Batch:
         label=test.condition,
         lesson=str(test.lesson_id),
         fitted={"looks_straight": fitted},
+        proved=found.proved,
     )
 
 
@@ -236,6 +237,15 @@ def _entry(name: str, value: float | str) -> Interval | str:
         "parallel": Interval(-_TURNED_DEG, _TURNED_DEG),
         "right": Interval(_TURNED_DEG, math.inf),
     }[value]
+
+
+def _laid_before(desk: Desk, lesson_id: UUID, aims: Sequence[AimSheet]) -> list[Station]:
+    """The lines against which something was read at address: set-downs, what looks straight."""
+    set_down = [it.series.station_id for it in aims if it.reads and it.series.link != "to_mark"]
+    asked = [it.test.station_id for it in sights_of(desk, lesson_id) if it.found.trials]
+    with desk.transaction() as session:
+        told = [read_on(desk, session, lesson_id, it) for it in dict.fromkeys((*set_down, *asked))]
+    return [entry_of(it).station() for it in told if it is not None]
 
 
 def _second_proof(laid: Sequence[Station]) -> SecondProof | None:

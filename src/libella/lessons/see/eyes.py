@@ -37,7 +37,7 @@ from ..desk.stored import Stored
 from ..golfer.schools import schools_of
 from ..lesson.lessons import golfer_in, open_lesson
 from ..lesson.set_up_name import AS_USUAL
-from ..set.plans import plan_id_now, plan_now
+from ..set.plans import laid_id_now, plan_now
 from ..set.second_readings import ReadingErrors, reading_errors
 from ..set.stations import entry_of
 from ..set.tool_zeros import checked_here
@@ -146,7 +146,7 @@ def keep_take(desk: Desk, id: UUID, lesson_id: UUID, look: AnyLook, taken: Taken
             ):
                 raise Conflict("reread_other")
         told = {"lesson_id": lesson_id, "taken_at": taken.at, "reread_of": reread_of, "set_up": set_up}
-        plan = plan_id_now(desk, session, lesson_id, taken.station_id)
+        plan = laid_id_now(desk, session, lesson_id, taken.station_id)
         row, _ = desk.add(session, EyeTakeRow, id, **told, raw=raw, station_id=plan)
         if LOOK.read(row.raw) != look or any(getattr(row, name) != said for name, said in told.items()):
             raise KeptOtherwise("look")

@@ -13,7 +13,7 @@ from ..desk.desk import Desk
 from ..desk.problem import KeptOtherwise
 from ..desk.stored import Stored
 from ..lesson.lessons import open_lesson
-from ..set.plans import plan_id_now
+from ..set.plans import laid_id_now
 from ..values import KeptFirstLook, value_of, values_of
 
 LOOK: Stored[FirstLook] = Stored(FirstLook)
@@ -32,7 +32,7 @@ def keep_first_look(desk: Desk, id: UUID, lesson_id: UUID, look: FirstLook, take
     with desk.transaction() as session:
         open_lesson(desk, session, lesson_id, taken_at)
         told = {"lesson_id": lesson_id, "taken_at": taken_at}
-        plan = plan_id_now(desk, session, lesson_id)
+        plan = laid_id_now(desk, session, lesson_id)
         row, new = desk.add(session, FirstLookRow, id, **told, raw=LOOK.keep(look), station_id=plan)
         before = LOOK.read(row.raw)
         if (row.lesson_id, row.taken_at, before.place, before.looks) != (lesson_id, taken_at, look.place, look.looks):

@@ -43,7 +43,7 @@ from ...store.tables import LessonRow, SightTestRow, SightTrialRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed
 from ..lesson.lessons import open_lesson
-from ..set.plans import plan_id_now, plan_now
+from ..set.plans import laid_id_now, read_on
 from ..set.stations import entry_of
 from ..set.tool_zeros import zero_here
 from ..values import KeptSightTest, KeptSightTrial, value_of, values_of
@@ -115,7 +115,7 @@ def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> KeptSightTest:
     """Begin a test. Said twice it is one; said otherwise, a conflict."""
     with desk.transaction() as session:
         open_lesson(desk, session, entry.lesson_id, entry.started_at)
-        station_id = plan_id_now(desk, session, entry.lesson_id, entry.station_id)
+        station_id = laid_id_now(desk, session, entry.lesson_id, entry.station_id)
         if entry.toward == "start" and _laid(desk, session, entry.lesson_id, station_id)[0].is_level:
             raise OutOfLimits("toward", "putt_does_not_break")
         told = asdict(entry) | {"position": dict(position_of(entry.position))}
@@ -277,7 +277,7 @@ def _trials(desk: Desk, session: Session, test_id: UUID) -> Sequence[KeptSightTr
 def _laid(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None) -> tuple[Putt, LaidRod]:
     """The putt that is asked about, and how well the rod lies: its own error, and its line's."""
     zero = zero_here(desk, session, lesson_id, ROD)
-    row = plan_now(desk, session, lesson_id, station_id)
+    row = read_on(desk, session, lesson_id, station_id)
     if row is None:
         lesson = desk.get(session, LessonRow, lesson_id, "lesson")
         by_eye = LaidRod(zero.right_deg, math.hypot(zero.doubt_deg, BY_EYE_DEG()), proved=False)

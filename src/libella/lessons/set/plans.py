@@ -85,6 +85,39 @@ def plan_id_now(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID 
     return plan.id if plan else None
 
 
+def laid_now(desk: Desk, session: Session, lesson_id: UUID) -> KeptStation | None:
+    """The line that lies there: the plan now, or while that is only planned the one whose place it takes.
+
+    A plan is laid once something was read on it or its line is proved; one that takes nobody's place is laid as told.
+    """
+    plan, used = plan_now(desk, session, lesson_id), used_stations(desk, session, lesson_id)
+    laid = plan
+    while laid is not None and laid.id not in used and not entry_of(laid).station().proof.is_proved:
+        before = laid.replaces_id
+        laid = value_of(KeptStation, desk.get(session, StationRow, before, "station")) if before else None
+    return laid or plan
+
+
+def laid_id_now(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None = None) -> UUID | None:
+    """The id of the line that lies there, or of the named plan."""
+    named = plan_now(desk, session, lesson_id, station_id) if station_id else laid_now(desk, session, lesson_id)
+    return named.id if named else None
+
+
+def read_on(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None) -> KeptStation | None:
+    """The plan that something was read on: the one kept with it. What was read before any was laid is of the first:
+    which line it was nobody else can tell, and no later plan changes it."""
+    if station_id:
+        return plan_now(desk, session, lesson_id, station_id)
+    first = session.scalar(
+        select(StationRow)
+        .where(StationRow.studio_id == desk.studio_id, StationRow.lesson_id == lesson_id)
+        .order_by(StationRow.laid_at, StationRow.id)
+        .limit(1)
+    )
+    return None if first is None else value_of(KeptStation, first)
+
+
 def used_stations(desk: Desk, session: Session, lesson_id: UUID) -> set[UUID]:
     """The plans of a lesson on which something was read: they stand as they were read with."""
     found: set[UUID] = set()

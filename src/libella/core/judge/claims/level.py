@@ -252,7 +252,7 @@ def _fitted(batch: Batch, about: Quantity, it: Fitted, levels: Levels, by: Weigh
         side=weigh(right, 1 - right, 0.0),
         counted=None,
         kind=SIZED if it.open_side == "neither" else Bounded(Beyond(it.open_side, 0.0, it.count)),
-        proved=True,
+        proved=not about.on_line or it.proved,
         against=0.0,
         at=batch.place,
         batches=(batch.id,),

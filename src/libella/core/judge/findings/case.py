@@ -35,6 +35,11 @@ _WIDE: Final = Opinion("spread_wide", 1.25, "times", (1.05, 3.0))
 _ALIKE: Final = Opinion("links_alike", 0.3, "deg")
 """Links off by so much more or less are still off alike, degrees: an opinion."""
 _AGAINST_LINE: Final = ("mark", "face", "looks_straight", "start", "address")
+_LEANS: Final[dict[Link, tuple[str, ...]]] = {
+    "rig": _AGAINST_LINE, "mark": ("mark",), "picture": ("looks_straight",), "aim": ("face", "address"),
+    "delivery": ("impact", "address"), "path": ("path",), "strike": ("strike",),
+}  # fmt: skip
+"""Which quantities tell a link."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -123,13 +128,31 @@ class Case:
 
     @property
     def proved(self) -> bool:
+        """The line was measured a second way wherever it was read against."""
         return self.ledger.proved
+
+    def can_be_clear(self, *names: str) -> bool:
+        """Whether what leans on these quantities may be clear: each that was read against a line was read on one that
+        had been measured a second way. Another line, laid before or after, is nothing to it."""
+        read = [it for name in names if (it := self.level(name)) is not None]
+        return all(it.proved for it in read) if read else self.proved
+
+    @cached_property
+    def _on_proved(self) -> frozenset[str]:
+        """What was read on a proved line of its own, where another line was not."""
+        if self.proved:
+            return frozenset()
+        told = ((name, self.level(name)) for name in _AGAINST_LINE + ("impact", "path"))
+        return frozenset(name for name, it in told if it is not None and it.quantity.on_line and it.proved)
 
     def off_line(self, name: str) -> Estimate | None:
         """A link's mean without what the line's own direction leaves unknown: in the joint that is a link."""
         level = self.level(name)
         if level is None or level.count < FEWEST:
             return None
+        if name in self._on_proved:
+            # That line is not the one in doubt: what is left unknown of it stays with its own readings.
+            return level.bias if level.raw is not None or self._tells(name) else None
         if level.raw is None:
             it = level.bias
             line = BY_EYE_DEG() if self.ledger.line_deg is None else self.ledger.line_deg
@@ -163,6 +186,7 @@ class Case:
             start=self.off_line("start") if self.start else None,
             start_guided=any(it.guided for it in self.own),
             line_deg=self.ledger.line_deg,
+            on_proved=self._on_proved,
         )
 
     @cached_property
@@ -186,7 +210,8 @@ class Case:
         line may be what is off, and its check comes first."""
         if self.proved:
             return False
-        told = [it for name in _AGAINST_LINE if (it := self.off_line(name)) is not None]
+        doubted = (name for name in _AGAINST_LINE if name not in self._on_proved)
+        told = [it for name in doubted if (it := self.off_line(name)) is not None]
         aside = [it.value for it in told if it.is_one_side]
         if len(aside) < 2 or len({it.value > 0 for it in told}) > 1:
             return False
@@ -235,12 +260,19 @@ class Case:
         missing: tuple[Missing, ...],
     ) -> Finding:
         """A cause that is one link: named where the link itself, and what taking it away brings, are sure enough."""
-        return self.by_sum(cause, self.joint.at_start[link], size, facts, missing)
+        return self.by_sum(cause, self.joint.at_start[link], size, facts, missing, leans=_LEANS[link])
 
     def by_sum(
-        self, cause: Cause, adds: Floats, size: Estimate | None, facts: Sequence[Fact], missing: tuple[Missing, ...]
+        self,
+        cause: Cause,
+        adds: Floats,
+        size: Estimate | None,
+        facts: Sequence[Fact],
+        missing: tuple[Missing, ...],
+        *,
+        leans: Sequence[str],
     ) -> Finding:
-        """The same of any part of the start, (N,) degrees."""
+        """The same of any part of the start, (N,) degrees; `leans`: the quantities that tell it."""
         middle = float(np.median(adds))
         far, near = self.matters_deg
         gain = self.linked.gain(-middle)
@@ -249,7 +281,7 @@ class Case:
         small = float((np.abs(adds) < near).mean())
         weight = weight_of(gain)
         right, left = (chance, 0.0) if middle > 0 else (0.0, chance)
-        call = called(right, left, small, missing, can_be_clear=self.proved, cost=weight.value)
+        call = called(right, left, small, missing, can_be_clear=self.can_be_clear(*leans), cost=weight.value)
         if self.line_first and call.names_direction:
             # What every link shares is the line's until a second proof says otherwise.
             call = replace(call, word="open", probability=min(call.probability, 0.79))

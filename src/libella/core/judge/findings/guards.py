@@ -65,9 +65,9 @@ def guards(case: Case, judged: Findings, levels: Sequence[Level]) -> tuple[Guard
     it, found = case.ledger, list[Guard]()
     blocks = [one for one in case.own if one.events]
     putts = len(case.starts)
-    against_line = any(it.count(name) for name in ("start", "face", "mark", "looks_straight"))
-    if it.line_deg is None and against_line:
-        found.append(Guard("unproved", told=tuple(name for name in it.quantities if quantity(name).on_line)))
+    doubted = tuple(name for name in it.quantities if it.is_doubted(name))
+    if doubted:
+        found.append(Guard("unproved", told=doubted))
     watched = [one.putted for one in blocks if one.putted and one.putted.watched]
     if any(one.coarse for one in watched):
         found.append(Guard("coarse", sum(one.coarse for one in watched), len(watched)))

@@ -66,6 +66,7 @@ class LinksTold:
     strike : what the mean strike adds to the start, and how sure
     start : the mean start; `start_guided`: with the rig in view
     line_deg : what is left unknown of the line's direction; None where nobody measured it
+    on_proved : what was read on another line, whose doubt is in its own estimate
     """
 
     k: Estimate
@@ -83,6 +84,7 @@ class LinksTold:
     start: Estimate | None = None
     start_guided: bool = False
     line_deg: float | None = None
+    on_proved: frozenset[str] = frozenset()
 
     @cached_property
     def unread(self) -> frozenset[Link]:
@@ -145,20 +147,22 @@ class Mixture:
 
 def rows_of(it: LinksTold) -> list[Row]:
     """The readings as sums of links, but for the start, which each k has its own of."""
-    line = (RIG, -1.0)
     rows: list[Row] = []
+
+    def line(name: str) -> tuple[tuple[int, float], ...]:
+        return () if name in it.on_proved else ((RIG, -1.0),)
 
     def told(found: Estimate | None, *of: tuple[int, float]) -> None:
         if found is not None:
             rows.append(Row(of, found.value, max(found.sd, 0.01)))
 
-    told(it.mark, (MARK, 1.0), (_IN_MARK, 1.0), line)
+    told(it.mark, (MARK, 1.0), (_IN_MARK, 1.0), *line("mark"))
     told(it.to_mark, (PICTURE, 1.0), (AIM, 1.0))
-    told(it.face, *FACE, *(() if it.face_guided else (line,)))
-    told(it.beta, (BETA, 1.0), line)
-    told(it.address, *FACE, (_ZERO, 1.0), line)
-    told(it.impact, *FACE, (DELIVERY, 1.0), (_ZERO if it.one_device else _ZERO2, 1.0), line)
-    told(it.path, (PATH, 1.0), (_ZERO_PATH, 1.0), line)
+    told(it.face, *FACE, *(() if it.face_guided else line("face")))
+    told(it.beta, (BETA, 1.0), *line("looks_straight"))
+    told(it.address, *FACE, (_ZERO, 1.0), *line("address"))
+    told(it.impact, *FACE, (DELIVERY, 1.0), (_ZERO if it.one_device else _ZERO2, 1.0), *line("impact"))
+    told(it.path, (PATH, 1.0), (_ZERO_PATH, 1.0), *line("path"))
     return rows
 
 
@@ -215,7 +219,7 @@ class Solved:
                 (STRIKE, 1.0),
                 (_REST, 1.0),
             )
-            line = () if it.start_guided else ((RIG, -1.0),)
+            line = () if it.start_guided or "start" in it.on_proved else ((RIG, -1.0),)
             lines.append(Row((*of, *line), it.start.value, max(it.start.sd, 0.01)))
         design = np.zeros((len(lines), _SIZE))
         for n, row in enumerate(lines):

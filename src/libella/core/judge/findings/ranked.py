@@ -129,7 +129,14 @@ def judged(case: Case) -> Findings:
     aim = found["face_aim"]
     if not any(found[cause].is_named for cause in _AIM):
         # That the face aims off is known before it is known whether by the picture, the mark, or of its own.
-        whole = case.by_sum("face_aim", case.aimed, None, aim.facts, aim.missing)
+        whole = case.by_sum(
+            "face_aim",
+            case.aimed,
+            None,
+            aim.facts,
+            aim.missing,
+            leans=("face", "address", "looks_straight", "mark"),
+        )
         if whole.is_named:
             size = case.as_read("face", "address") or told_by(case.joint.aim)
             found["face_aim"] = replace(whole, kind="whole", size=size)

@@ -221,6 +221,10 @@ class Ledger:
         """The line was measured a second way."""
         return self.line_deg is not None
 
+    def is_doubted(self, name: str) -> bool:
+        """Some of it was read against a line that nobody measured a second way."""
+        return quantity(name).on_line and not all(it.proved for it in self.of(name))
+
     @cached_property
     def quantities(self) -> tuple[str, ...]:
         """What was read at all, in the order of the batches."""

@@ -40,7 +40,9 @@ def find(case: Case) -> Finding:
     small = float((np.minimum(np.abs(aim), np.abs(stroke)) < near).mean())
     halves = weight_of(case.linked.gain(-middle)), weight_of(case.linked.gain(-back))
     right, left = (chance, 0.0) if middle > 0 else (0.0, chance)
-    call = called(right, left, small, missing, can_be_clear=case.proved, cost=halves[0].value)
+    call = called(
+        right, left, small, missing, can_be_clear=case.can_be_clear("face", "address", "start"), cost=halves[0].value
+    )
     facts: list[Fact] = []
     if by_side is not None:
         facts += _by_side(case, by_side)
