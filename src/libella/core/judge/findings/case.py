@@ -142,7 +142,7 @@ class Case:
         """What was read on a proved line of its own, where another line was not."""
         if self.proved:
             return frozenset()
-        told = ((name, self.level(name)) for name in _AGAINST_LINE + ("impact", "path"))
+        told = ((name, self.level(name)) for name in (*_AGAINST_LINE, "impact", "path"))
         return frozenset(name for name, it in told if it is not None and it.quantity.on_line and it.proved)
 
     def off_line(self, name: str) -> Estimate | None:

@@ -13,7 +13,6 @@ from ..claims.level import Level, post_of
 from ..claims.reads import Outliers, outliers
 from ..ledger.entry import Batch
 from ..ledger.factors import LAID
-from ..ledger.quantity import quantity
 from .case import Case
 from .misses import misses
 from .ranked import Findings
