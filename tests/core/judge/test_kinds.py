@@ -4,15 +4,16 @@ import math
 
 import pytest
 
+from libella.core.estimate.kind import SIZED, Bounded, Sided, Split, Within, kind_of
 from libella.core.golfer.band import usual_band
 from libella.core.green.putt import Putt
 from libella.core.green.usual import USUAL, usual_mix
-from libella.core.judge.claims.kind import SIZED, Bounded, Split, Within, kind_of
+from libella.core.judge.claims.difference import Group, difference
 from libella.core.judge.claims.level import Weighing, level_of
 from libella.core.judge.ledger.entry import Batch, Event, Putted
 from libella.core.measure.interval import Interval
 from libella.core.measure.window import Window
-from libella.words.judge.claims import level_said
+from libella.words.judge.claims import difference_said, level_said
 
 WINDOW = Window(0.97, 0.97)
 LEFT, RIGHT = Interval(-math.inf, -2.9), Interval(2.9, math.inf)
@@ -57,6 +58,73 @@ def test_what_is_open_to_one_side_is_never_nothing_to_mend(touched):
 
 
 def test_one_wide_zone_is_nothing_to_mend_only_inside_the_window():
-    assert starts([CLEAN] * 12).kind == Within(0.8, inside=True)
+    assert starts([CLEAN] * 12).kind == Within(0.8, inside=True, times=12)
     wide = starts([Interval(-1.4, 1.4)] * 12)
-    assert wide.kind == Within(1.4, inside=False) and wide.call is not None and wide.call.word != "none"
+    assert wide.kind == Within(1.4, inside=False, times=12) and wide.call is not None and wide.call.word != "none"
+
+
+SAID_RIGHT, SAID_MIDDLE = Interval(0.5, math.inf, said=True), Interval(-0.5, 0.5, said=True)
+
+
+def paths(readings, batch="b", hand="right", against=0.0):
+    putted = Putted(2.5, WINDOW, path_deg=against)
+    events = tuple(Event(str(n), {"path": it}) for n, it in enumerate(readings))
+    return Batch(batch, "start", 0.0, events, putted=putted)
+
+
+@pytest.mark.parametrize(
+    ("times", "word"), [(10, "clear"), (8, "clear"), (7, "likely"), (6, "open"), (3, "open"), (0, "open")]
+)
+def test_a_side_told_in_words_has_its_word_by_how_often_and_never_a_size(times, word):
+    level = level_of([paths([SAID_RIGHT] * times + [SAID_MIDDLE] * (10 - times))], "path", (), BY)
+    assert isinstance(level.kind, Sided) and not level.is_sized
+    assert level.call is not None and level.call.word == word
+    said = level_said(level, "right", "metric")
+    assert "°" not in said.replace("0.5°", "")
+    if times >= 6:
+        assert said.startswith(f"In to out {times} of 10, each by 0.5° or more: ")
+    elif times:
+        assert said == f"Of 10 putts: in to out {times}, as declared {10 - times}."
+
+
+def test_a_side_is_told_about_the_path_declared():
+    arc = [Interval(2.5, math.inf, said=True)] * 8 + [Interval(1.5, 2.5, said=True)] * 2
+    level = level_of([paths(arc, against=2.0)], "path", (), BY)
+    assert isinstance(level.kind, Sided)
+    assert (level.kind.right, level.kind.left, level.kind.neither, level.kind.edge) == (8, 0, 2, 0.5)
+
+
+def test_two_ways_told_as_sides_differ_by_how_often_and_by_no_degrees():
+    one = Group("usual", (paths([SAID_RIGHT] * 9 + [SAID_MIDDLE], "a"),))
+    other = Group("new", (paths([SAID_RIGHT] + [SAID_MIDDLE] * 9, "b"),))
+    found = difference(one, other, "path", BY)
+    assert found is not None and not found.is_sized and found.call.word == "clear" and found.call.side == "left"
+    assert difference_said(found, "right", "metric") == "path: in to out 1 of 10 against 9 of 10, clear"
+
+
+def test_what_is_open_against_what_is_nearer_differs_by_at_least():
+    near = [Interval(-0.1, 0.1)] * 10
+    far = [Interval(1.1, math.inf)] * 10
+    groups = [
+        Group(
+            name,
+            (
+                Batch(
+                    name,
+                    "start",
+                    0.0,
+                    tuple(Event(f"{name}{n}", {"start": it}) for n, it in enumerate(some)),
+                    putted=Putted(2.5, WINDOW),
+                ),
+            ),
+        )
+        for name, some in (("near", near), ("far", far))
+    ]
+    found = difference(*groups, "start", BY)
+    assert found is not None and found.least is not None and 0.7 <= found.least <= 1.1
+    assert "at least" in difference_said(found, "right", "metric")
+    back = difference(*reversed(groups), "start", BY)
+    assert back is not None and back.least == -found.least
+    # Both open to one side, by the same gate: by how often; by gates of other widths not at all.
+    again = difference(groups[1], groups[1], "start", BY)
+    assert again is not None and again.sides is not None and again.call.word != "clear"

@@ -1,6 +1,7 @@
 """The ledger: what was noted is read, words as intervals; factors tell ways apart, a typed name never."""
 
 import math
+from dataclasses import replace
 
 import numpy as np
 import pytest
@@ -80,15 +81,17 @@ def test_the_registry_names_each_quantity_once_and_whoever_judges_knows_its_unit
 
 @pytest.mark.parametrize(("hand", "right"), [("right", "in_to_out"), ("left", "out_to_in")])
 def test_a_path_in_words_lies_beyond_half_a_degree_to_the_golfers_side(hand, right):
-    assert read({"path": right}, hand=hand)["path"] == Interval(0.5, math.inf)
-    assert read({"path": "neutral"}, hand=hand)["path"] == Interval(-0.5, 0.5)
+    assert read({"path": right}, hand=hand)["path"] == Interval(0.5, math.inf, said=True)
+    assert read({"path": "neutral"}, hand=hand)["path"] == Interval(-0.5, 0.5, said=True)
     arc = PathModel("arc", 0.1)
-    assert read({"path": "neutral"}, hand=hand, path=arc)["path"] == near(arc.expected_deg(hand), 0.5)
+    assert read({"path": "neutral"}, hand=hand, path=arc)["path"] == replace(
+        near(arc.expected_deg(hand), 0.5), said=True
+    )
 
 
 def test_strikes_finishes_and_typed_values_are_as_fine_as_they_were_said():
-    assert strike_intervals("heel")[0] == Interval(-math.inf, -6.0)
-    assert strike_intervals("toe_high") == (Interval(6.0, math.inf), Interval(6.0, math.inf))
+    assert strike_intervals("heel")[0] == Interval(-math.inf, -6.0, said=True)
+    assert strike_intervals("toe_high") == (Interval(6.0, math.inf, said=True),) * 2
     assert typed(1.0).high - typed(1.0).low == pytest.approx(0.1)
     assert size_m(0.4).high - size_m(0.4).low == pytest.approx(0.1)
     assert size_m(0.43).high - size_m(0.43).low == pytest.approx(0.01)

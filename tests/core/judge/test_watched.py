@@ -41,7 +41,8 @@ STRAIGHT = PathModel("straight")
 def putted(notes, aids=(), path=STRAIGHT, hand="right"):
     """A block of putts of which only this was noted."""
     events = [Event(f"{n}", putt_values(Reader(hand, path, aids), None, it, {})) for n, it in enumerate(notes)]
-    return Batch("b", "start", 0.0, tuple(events), putted=PUTTED)
+    declared = replace(PUTTED, path_deg=path.expected_deg(hand))
+    return Batch("b", "start", 0.0, tuple(events), putted=declared)
 
 
 def ended(notes, aids=()):
@@ -249,7 +250,7 @@ def test_a_path_by_word_is_held_against_the_declared_one_for_either_hand(hand, s
     # On an arc a ball ahead of its middle meets a path across the line: that is as declared.
     ahead = PathModel("arc", 0.1)
     it = level_of([putted([{"path": "neutral"}] * 8, path=ahead, hand=hand)], "path", (), BY)
-    assert it.beyond is None and it.bias.low < ahead.expected_deg(hand) < it.bias.high
+    assert it.beyond is None and level_said(it, hand, "metric") == "Of 8 putts: as declared 8."
 
 
 def test_with_no_rig_nothing_is_said_of_the_start():
@@ -297,7 +298,7 @@ def test_rails_laid_for_the_path_meant_tell_it_going_back_and_through(kind, path
     read = event.values[name]
     expected = model.expected_deg("left")
     if side == "neutral":
-        assert read == Interval(expected - 0.5, expected + 0.5)
+        assert read == Interval(expected - 0.5, expected + 0.5, said=True)
     else:
         assert (read.high == math.inf) == (side == "out_to_in")
         assert {"path", "path_back"} & set(event.values) == {name}

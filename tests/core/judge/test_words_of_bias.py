@@ -54,7 +54,7 @@ def test_any_set_of_set_downs_is_told_and_drawn(angles, link, hand):
     found = aim_found(reads, link, PUTT, hand, "feet", planned=7, proved=True)
     assert found.final == (len(angles) >= 7) and len(found.vial.ticks) == len(angles)
     assert found.vial.bubble_low <= found.vial.bubble_at <= found.vial.bubble_high
-    assert found.meaning.endswith(".") and "°" in found.doubt
+    assert found.meaning.endswith(".") and ("°" in found.doubt) == found.is_sized
     assert (found.verdict is None) == (not found.final)
 
 

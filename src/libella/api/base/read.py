@@ -37,7 +37,7 @@ class ClaimOut(BaseModel):
     def of(it: Claim, hand: Hand, units: Units) -> "ClaimOut":
         about = it.quantity
         if isinstance(it, Level):
-            drawn = about.sides in ("line", "eyes") and it.vial.bubble_at is not None and it.beyond is None
+            drawn = about.sides in ("line", "eyes") and it.vial.bubble_at is not None and it.is_sized
             return ClaimOut(
                 key=claim_key(it),
                 quantity=about.name,

@@ -252,7 +252,7 @@ def _out(it: GolfersLine, since: datetime, hand: Hand, units: Units) -> LineOut:
         name=line_name(it, units),
         words=words,
         vial=it.vial,
-        path=path_drawn(it, words) if len(it.blocks) >= _PATH_FROM else None,
+        path=path_drawn(it, words) if len(it.blocks) >= _PATH_FROM and it.has_middle else None,
         since=since + timedelta(days=first),
         until=since + timedelta(days=last),
         steps=tuple(step_words(one, it.quantity, hand, units) for one in it.steps),

@@ -13,8 +13,9 @@ from ..certainty.estimate import Estimate, around
 from ..certainty.verdict import Verdict, weigh
 from ..certainty.vial import Vial, vial
 from ..estimate import START, Summary, posterior, summarise
-from ..estimate.beyond import Beyond, beyond_of
+from ..estimate.beyond import Beyond
 from ..estimate.cost import Mix, weigh_difference
+from ..estimate.kind import SIZED, Kind, Sided, Sized, allowed, beyond_in, kind_of
 from ..golfer.hand import Hand
 from ..green.putt import Putt
 from ..measure.flag import Lessened, lessened
@@ -50,10 +51,20 @@ class AimFound:
     summary: Summary | None
     verdict: Verdict | None
     vial: Vial
-    beyond: Beyond | None = None
-    """Its readings are open to one side: no size can be told."""
+    kind: Kind = SIZED
+    """What its readings can show."""
     lessened: Lessened | None = None
     """Of its readings those that count less."""
+
+    @property
+    def beyond(self) -> Beyond | None:
+        """Where its readings tell one side: no size can be told."""
+        return beyond_in(self.kind)
+
+    @property
+    def is_sized(self) -> bool:
+        """Its readings say how far."""
+        return isinstance(self.kind, Sized)
 
 
 def by_degrees(angle_deg: float, seen_deg: float) -> Interval:
@@ -86,10 +97,13 @@ def aim_found(
     n = len(readings)
     final = n >= planned
     summary = summarise(posterior(readings, START()).blurred(shared_deg), mix) if n else None
-    call = None
+    call, kind = None, kind_of(readings, putt.window) if n else SIZED
     if summary and final:
         own, told = 1.0 if proved else golfers_own(summary.bias.value, 0.0), summary.cost
         call = weigh(own * told.right, own * told.left, told.small, can_be_clear=proved, cost=told.mean)
+        # What is told as sides lies no further from the line than where its words begin.
+        own = own if not isinstance(kind, Sided) or proved else golfers_own(kind.edge, 0.0)
+        call = allowed(call, kind, own, can_be_clear=proved)
     return AimFound(
         link=link,
         hand=hand,
@@ -101,7 +115,7 @@ def aim_found(
         summary=summary,
         verdict=call,
         vial=vial(readings, summary and summary.bubble, putt.window, settled=final),
-        beyond=beyond_of(readings, putt.window) if n else None,
+        kind=kind,
         lessened=lessened(it.weight for it in readings),
     )
 

@@ -158,8 +158,7 @@ def _is_named(it: Claim) -> bool:
     """At least likely, by its size or by its side alone."""
     if not isinstance(it, Level):
         return it.call is not None and it.call.names_direction
-    by_side = it.beyond is not None and it.enough and it.side.names_direction
-    return it.is_named or by_side
+    return it.is_named or it.tells_side
 
 
 def _unseen(complaint: Complaint, it: LessonJudged) -> tuple[Look, ...]:

@@ -41,7 +41,7 @@ class InWords(Aid):
     def interval(self, raw: Raw) -> Interval:
         edge = self.edge_deg
         ends = {"left": (-math.inf, -edge), "square": (-edge, edge), "right": (edge, math.inf)}
-        return Interval(*ends[choice(raw, "face", tuple(_SEEN))])
+        return Interval(*ends[choice(raw, "face", tuple(_SEEN))], said=True)
 
     def words(self, raw: Raw, units: Units = "metric") -> str:
         return _SEEN[str(raw["face"])]

@@ -15,6 +15,7 @@ from ..drawing.scene import Area, Circle, Curve, Line, Scene, Shape
 from ..estimate import START, Prior
 from ..estimate.beyond import Beyond
 from ..estimate.cost import Mix, weigh_by
+from ..estimate.kind import Sided, Within, pooled_sides
 from ..estimate.level import USUAL_TAU, Level, Pooled, bias_likelihood, level, normal_likelihood, spread_likelihood
 from ..measure.window import Window
 from ..see.eyes import INSIDE
@@ -83,6 +84,8 @@ class LineBlock:
     """How far to either side the one zone reaches in which all its readings lie: they say no more."""
     place: Place | None = None
     """Where it was read."""
+    sided: Sided | None = None
+    """Told as sides, in words."""
 
 
 def line_block(batch: Batch, name: str, by: Weighing) -> LineBlock | None:
@@ -108,12 +111,15 @@ def line_block(batch: Batch, name: str, by: Weighing) -> LineBlock | None:
         grid=grid,
         beyond=_open(found),
         count=found.count,
-        zone=found.one_zone,
+        zone=found.kind.reach if isinstance(found.kind, Within) else None,
+        sided=found.kind if isinstance(found.kind, Sided) else None,
         place=batch.place,
     )
 
 
 def _open(it: LevelClaim) -> Beyond | None:
+    if isinstance(it.kind, Sided):
+        return None
     if it.beyond is None or it.beyond.times == it.count:
         return it.beyond
     return replace(it.beyond, edge=0.0)
@@ -130,8 +136,10 @@ def _likelihood(
     if it.quantity.sides in ("more", ""):
         # Its prior was laid about its own readings: they stand for themselves.
         return (it.bias.value, max(it.bias.sd, _LEAST_SD)), None, None
-    if it.beyond is None:
+    if it.is_sized:
         return bias_likelihood(it.raw, prior), spread_likelihood(it.raw, prior), None
+    if isinstance(it.kind, Within):
+        return bias_likelihood(it.raw, prior), None, None
     mass = it.raw.weight.sum(axis=1)
     log = np.log(np.maximum(mass, 1e-12)) + 0.5 * ((it.raw.bias - prior.bias_mean) / prior.bias_sd) ** 2
     # Readings that all lie in one zone say next to nothing of how far they scatter.
@@ -185,10 +193,17 @@ class GolfersLine:
     """Every block's readings lie in one zone about nothing: so far it reaches to either side, and they say no more."""
     moved: Stepped | None = None
     """The newest lesson clearly lies elsewhere than those before, and nobody noted a change."""
+    sided: Sided | None = None
+    """Every block was told as sides: so many to each, over all of them."""
 
     @property
     def quantity(self) -> Quantity:
         return quantity(self.keys[0].name)
+
+    @property
+    def has_middle(self) -> bool:
+        """Its readings say how far: it has a path over time."""
+        return self.beyond is None and self.sided is None
 
     @property
     def guided(self) -> bool:
@@ -252,7 +267,9 @@ def golfers_line(
     open_ = [it.beyond for it in read if it.beyond is not None]
     one_side = len(open_) == len(read) and len({it.side for it in open_}) == 1
     beyond = min(open_, key=lambda it: abs(it.edge)) if one_side else None
-    film = None if beyond else Bubble(now, scatter or _NO_FILM)
+    sides = [it.sided for it in read if it.sided is not None]
+    sided = pooled_sides(sides) if len(sides) == len(read) else None
+    film = None if beyond or sided else Bubble(now, scatter or _NO_FILM)
     return GolfersLine(
         keys=tuple(sorted(keys)),
         lessons=len({it.lesson for it in read}),
@@ -266,7 +283,8 @@ def golfers_line(
         beyond=beyond,
         readings=sum(it.count for it in read),
         zone=_zone(read),
-        moved=None if beyond or within else _moved(read, pooled, matters, scale),
+        sided=sided,
+        moved=None if beyond or sided or within else _moved(read, pooled, matters, scale),
     )
 
 

@@ -10,8 +10,9 @@ from ..certainty.matter import MATTERS
 from ..certainty.verdict import Verdict, weigh
 from ..certainty.vial import Vial, vial
 from ..estimate import START, Summary, summarise
-from ..estimate.beyond import Beyond, beyond_of
+from ..estimate.beyond import Beyond
 from ..estimate.cost import Cost, Mix, cost
+from ..estimate.kind import SIZED, Kind, Sized, allowed, beyond_in, kind_of
 from ..estimate.table import LikelihoodTable, table
 from ..estimate.verdict import putts_to_settle, weighed
 from ..golfer.hand import Hand
@@ -88,9 +89,9 @@ class Judgement:
     """A block judged.
 
     `watched`: a rig read the start; where none did there is no summary and no verdict. `final` is false until the
-    block's planned end: then there is a verdict and `gains`. `beyond`: its readings are open to one side; `usual`: the
-    word at the golfer's usual lengths, as the lesson says it; `lessened`: those of its readings that count less. `dear`
-    is given where the bias is cheap here and likely dear at another usual length.
+    block's planned end: then there is a verdict and `gains`. `kind`: what its readings can show; `usual`: the word at
+    the golfer's usual lengths, as the lesson says it; `lessened`: those of its readings that count less. `dear` is
+    given where the bias is cheap here and likely dear at another usual length.
     """
 
     putts: int
@@ -104,9 +105,19 @@ class Judgement:
     dear: Dear | None
     gains: tuple[Gain, ...]
     vial: Vial
-    beyond: Beyond | None = None
+    kind: Kind = SIZED
     usual: Verdict | None = None
     lessened: Lessened | None = None
+
+    @property
+    def beyond(self) -> Beyond | None:
+        """Where its readings are open to one side."""
+        return beyond_in(self.kind)
+
+    @property
+    def is_sized(self) -> bool:
+        """Its readings say how far."""
+        return isinstance(self.kind, Sized)
 
 
 def judge(readings: Sequence[Interval], station: Station, occasion: Occasion, *, planned: int) -> Judgement:
@@ -129,8 +140,8 @@ def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion
     it = _Weighed(readings, station, occasion) if n and watched else None
     summary = it.summary if it else None
     proved = station.proof.proves_line
-    call = it.verdict(proved=proved) if it and final else None
-    beyond = beyond_of(readings, station.putt.window) if it else None
+    kind = kind_of(readings, station.putt.window) if it else SIZED
+    call = allowed(it.verdict(proved=proved), kind) if it and final else None
     return Judgement(
         putts=n,
         planned=planned,
@@ -142,12 +153,12 @@ def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion
         counts=_counts(readings) if watched else None,
         dear=it.dear if it and call else None,
         # Of readings that can't say how far, or lie about a line that may be what is off, no size is promised.
-        gains=_gains(summary) if summary and final and not beyond and proved else (),
+        gains=_gains(summary) if summary and final and isinstance(kind, Sized) and proved else (),
         vial=vial(
             readings if watched else (), summary and summary.bubble, marks_of(station.putt, occasion), settled=final
         ),
-        beyond=beyond,
-        usual=it.usual(proved=proved) if it and call else None,
+        kind=kind,
+        usual=allowed(it.usual(proved=proved), kind) if it and call else None,
         lessened=lessened(it.weight for it in readings),
     )
 

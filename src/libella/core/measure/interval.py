@@ -11,12 +11,14 @@ class Interval:
     """Limits of one reading, in the unit of what is measured; an end is ±inf when the instrument only says "beyond".
 
     `low == high` is a density: a value whose instrument states no resolution.
-    `weight`: as much of a whole reading it counts; see `flag.weight_of`.
+    `weight`: as much of a whole reading it counts; see `flag.weight_of`. `said`: told in words as a side or the middle,
+    its edges are opinions: it tells where it lies, and no size.
     """
 
     low: float
     high: float
     weight: float = 1.0
+    said: bool = False
 
     def __post_init__(self) -> None:
         if math.isnan(self.low) or math.isnan(self.high) or self.low > self.high:
@@ -49,11 +51,11 @@ class Interval:
 
     def shifted(self, by: float) -> "Interval":
         """The same reading with something added to its quantity."""
-        return Interval(self.low + by, self.high + by, self.weight)
+        return Interval(self.low + by, self.high + by, self.weight, self.said)
 
     def weighing(self, weight: float) -> "Interval":
         """The same reading, counting as much of a whole one."""
-        return Interval(self.low, self.high, weight)
+        return Interval(self.low, self.high, weight, self.said)
 
     def __contains__(self, value: float) -> bool:
         return self.low <= value <= self.high

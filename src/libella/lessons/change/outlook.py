@@ -89,7 +89,7 @@ def _expected(desk: Desk, golfer_id: UUID) -> Expected:
 
 def _starts(lines: Sequence[GolfersLine]) -> GolfersLine | None:
     """The line of the starts with nothing in view; else the one there is."""
-    told = [it for it in lines if it.quantity.name == "start" and it.beyond is None]
+    told = [it for it in lines if it.quantity.name == "start" and it.has_middle]
     return next((it for it in told if not it.guided), told[0] if told else None)
 
 

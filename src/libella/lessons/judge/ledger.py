@@ -233,9 +233,9 @@ def _entry(name: str, value: float | str) -> Interval | str:
     if entry.group != "body_lines":
         return value
     return {
-        "left": Interval(-math.inf, -_TURNED_DEG),
-        "parallel": Interval(-_TURNED_DEG, _TURNED_DEG),
-        "right": Interval(_TURNED_DEG, math.inf),
+        "left": Interval(-math.inf, -_TURNED_DEG, said=True),
+        "parallel": Interval(-_TURNED_DEG, _TURNED_DEG, said=True),
+        "right": Interval(_TURNED_DEG, math.inf, said=True),
     }[value]
 
 

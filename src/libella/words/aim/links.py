@@ -8,7 +8,7 @@ from ...core.measure.angle import offset_m
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, about, sided
 from ..shared.brief import NOTHING, angle_brief, times_brief
-from ..shared.certainty import WORDS, headline
+from ..shared.certainty import WORDS, headline, open_said
 from ..shared.counts import counted
 from ..shared.flags import lessened_words
 
@@ -47,7 +47,7 @@ class AimWords:
 def aim_words(it: AimFound, units: Units) -> AimWords:
     """A set as it is read."""
     unproved = "" if it.proved or it.summary is None else " The line is not proved."
-    return AimWords(_headline(it), _meaning(it, units) + unproved, "" if it.beyond else _doubt(it))
+    return AimWords(_headline(it), _meaning(it, units) + unproved, _doubt(it) if it.is_sized else "")
 
 
 def aim_brief(it: AimFound) -> str:
@@ -56,13 +56,18 @@ def aim_brief(it: AimFound) -> str:
         return NOTHING
     if it.beyond is not None:
         return times_brief(it.beyond.side, it.beyond.times, it.set_downs)
+    if not it.is_sized:
+        return "no size"
     return angle_brief(it.summary.bias, it.verdict)
 
 
 def _headline(it: AimFound) -> str:
     """Where it lies and how sure that is; of readings that say a side only, the side and how often."""
-    if it.beyond is None:
+    if it.summary is None or it.is_sized:
         return headline(it.summary, it.verdict, "No set-down yet.")
+    if it.beyond is None:
+        said = open_said(it.kind, it.set_downs)
+        return f"So far {said}." if it.verdict is None else f"{said[0].upper()}{said[1:]}: {WORDS[it.verdict.word]}."
     right = it.beyond.side == "right"
     turned = "" if it.link == "mark" else " (open)" if right == (it.hand == "right") else " (closed)"
     said = f"{it.beyond.side}{turned} {it.beyond.times} of {it.set_downs}"
@@ -81,6 +86,8 @@ def _meaning(it: AimFound, units: Units) -> str:
         return "Nothing there to mend." if it.verdict.word == "none" else "A tendency and chance both still fit."
     if it.beyond is not None:
         return "It points there oftener than by chance."
+    if not it.is_sized:
+        return ""
     bias = it.summary.bias
     size = about(offset_m(bias.value, it.distance_m), offset_m(bias.doubt, it.distance_m), units)
     far = f"About {size} {side_of(bias.value)} at the hole"

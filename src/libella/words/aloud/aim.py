@@ -1,6 +1,7 @@
 """What is said under Aim."""
 
 import math
+from dataclasses import replace
 from functools import cache
 from itertools import product
 from typing import get_args
@@ -27,6 +28,10 @@ def _found(hand: Hand) -> tuple[AimFound, ...]:
     for link, side, n in product(get_args(Link), (-1, 1), (3, 7)):
         reads = [Interval(0.5, math.inf) if side > 0 else Interval(-math.inf, -0.5)] * n
         told.append(aim_found(reads, link, PUTTS[0], hand, planned=7, proved=True, mix=BY.mix))
+    far, zone = Interval(0.5, math.inf), Interval(-0.8, 0.8)
+    for reads in ([Interval(-math.inf, -0.5)] * 4 + [far] * 4, [zone] * 8, [replace(zone, said=True)] * 8):
+        for some in (reads[2:6], reads):
+            told.append(aim_found(some, "face", PUTTS[0], hand, planned=7, proved=True, mix=BY.mix))
     return tuple(told)
 
 

@@ -11,6 +11,7 @@ import numpy as np
 
 from ...core.certainty.estimate import Estimate, normal
 from ...core.certainty.verdict import Verdict, Word
+from ...core.estimate.kind import Sided
 from ...core.estimate.shares import Share
 from ...core.golfer.band import usual_band
 from ...core.green.putt import Putt
@@ -72,6 +73,13 @@ def _open(name: str, side: int, n: int, *, all_: bool) -> list[Value]:
     return [open_ if all_ or it % 4 else Interval(-far, far) for it in range(n)]
 
 
+def told_sides(name: str, side: int, n: int) -> list[Value]:
+    """Twelve told in words, `n` of them on a side."""
+    (there,), (middle,) = _open(name, side, 1, all_=True), _open(name, side, 1, all_=False)
+    assert isinstance(there, Interval) and isinstance(middle, Interval)
+    return [replace(it, said=True) for it in (*[there] * n, *[middle] * (12 - n))]
+
+
 @cache
 def levels_read() -> tuple[Level, ...]:
     """Levels of every quantity, in every way in which they can lie."""
@@ -87,6 +95,7 @@ def levels_read() -> tuple[Level, ...]:
             if quantity(name).sides != "pace":
                 shapes += [_open(name, side, 9, all_=all_) for side, all_ in product((-1, 1), (True, False))]
                 shapes.append([*_open(name, -1, 4, all_=True), *_open(name, 1, 5, all_=True)])
+                shapes += [told_sides(name, side, n) for side, n in product((-1, 1), (2, 5, 8, 12))]
         found += [level_of([batch(name, it)], name, (), BY) for it in shapes]
     found += [level_of([batch("roll_past", [it] * 6)], "roll_past", (), BY) for it in (
         Interval(0.0, math.inf), Interval(-math.inf, 0.0), Interval(0.3, 0.4), Interval(-0.6, -0.5),
@@ -156,6 +165,13 @@ def differences_read() -> tuple[Difference, ...]:
             found.append(difference(one, other, name, BY))
             if name == "start":
                 found.append(difference(other, one, name, BY))
+    for name in ("face", "path", "strike"):
+        five, *told = (Group("", (batch(name, told_sides(name, 1, n), turn=n),)) for n in (5, 0, 6, 12))
+        found += [difference(five, it, name, BY) for it in told]
+    near = Group("", (batch("start", read_about("start", 0.0, 0.1, 12)),))
+    for side, all_ in product((-1, 1), (True, False)):
+        gate = Group("", (batch("start", _open("start", side, 12, all_=all_), turn=1),))
+        found += [difference(near, gate, "start", BY), difference(gate, near, "start", BY)]
     for name, good, bad in (("holed", "holed", "missed"), ("roll", "clean", "hop"), ("still", "nothing", "head")):
         five, *others = (Group("", (batch(name, [good] * n + [bad] * (10 - n), turn=n),)) for n in (5, 0, 5, 10))
         found += [difference(five, it, name, BY) for it in others]
@@ -248,6 +264,8 @@ def claims_aloud(it: Reading) -> None:
         it.say("judge", claims.claim_name, replace(levels_read()[0], levels=levels))
     for level in levels_read():
         about = level.quantity
+        if isinstance(level.kind, Sided):
+            it.say("judge", claims.sides_said, about, level.kind, it.hand)
         it.say("judge", claims.level_said, level, it.hand, it.units)
         it.say("judge", claims.claim_name, level)
         it.say("judge", claims.call_said, level)

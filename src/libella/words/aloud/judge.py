@@ -52,7 +52,9 @@ def judge_aloud(it: Reading) -> None:
     for reads in ((Interval(1.1, math.inf),) * 4, (Interval(-math.inf, -1.1),) * 4):
         found = _judged(reads, gates[1], Occasion(it.hand), 9)
         it.say("judge", judgement_words, found, gates[1], Occasion(it.hand), it.units)
-    for reads in (tuple(gated), (Interval(1.1, math.inf),) * 9, (Interval(-math.inf, -1.1),) * 9):
+    touched = (Interval(-math.inf, -0.7),) * 5 + (Interval(0.7, math.inf),) * 5
+    wide = (touched, touched[2:8], (gated[-1],) * 9, (gated[-1],) * 4, tuple(gated))
+    for reads in (*wide, (Interval(1.1, math.inf),) * 9, (Interval(-math.inf, -1.1),) * 9):
         it.say(
             "judge",
             judgement_words,

@@ -9,6 +9,7 @@ from ...core.certainty.estimate import Estimate, normal
 from ...core.certainty.verdict import Verdict, weigh
 from ...core.estimate import START
 from ...core.estimate.beyond import Beyond
+from ...core.estimate.kind import Sided
 from ...core.estimate.shares import Share
 from ...core.judge.explained.beside import BesideExplained
 from ...core.judge.explained.line import LineExplained, LineRest
@@ -45,10 +46,15 @@ def pooled_lines() -> tuple[GolfersLine, ...]:
         sign = 1 if side == "right" else -1
         blocks = [LineBlock(0.0, (1.5 * sign, 5.0), None, 0, beyond=Beyond(side, sign * size, 9))]
         found.append(golfers_line([LineKey("start", ())], blocks, (), window, BY.mix))
+    for right, left, neither in ((9, 1, 2), (3, 3, 4), (0, 2, 10)):
+        kind = Sided(right, left, neither, 0.5, (0.9, 0.1))
+        for name in ("face", "path", "strike", "start"):
+            blocks = [LineBlock(7.0 * day, (0.5, 0.4), None, day, sided=kind, count=12) for day in range(2)]
+            found.append(golfers_line([LineKey(name, ())], blocks, (), window, BY.mix))
     told = [it for it in found if it is not None]
     moved = Stepped(Change(7.0, ""), normal(-1.2, 0.2), Verdict("clear", "left", 0.97))
     zoned = (replace(it, zone=1.2, readings=12) for it in told[:6])
-    return (*told, *(replace(it, moved=moved) for it in told if it.beyond is None), *zoned)
+    return (*told, *(replace(it, moved=moved) for it in told if it.has_middle), *zoned)
 
 
 @cache

@@ -25,7 +25,7 @@ from ...core.measure.interval import Interval
 from ..judge.explained import claim as claims
 from ..judge.explained import finding, others
 from ..judge.explained.opened import opened_said
-from .claims import BY, LEVELS, SIDES, WORDS, batch, growths, levels_read, paces, read_about, shares_read
+from .claims import BY, LEVELS, SIDES, WORDS, batch, growths, levels_read, paces, read_about, shares_read, told_sides
 from .findings import a_finding
 from .reading import Reading
 
@@ -84,6 +84,9 @@ def _pairs(it: Reading) -> None:
             one = Group("", (batch(name, read_about(name, 0.0, 0.3, 14)),))
             other = Group("wide base", (batch(name, read_about(name, middle, spread, 14), turn=1),))
             _pair(it, one, other, name)
+    for name in ("face", "path"):
+        five, ten = (Group("", (batch(name, told_sides(name, 1, n), turn=n),)) for n in (3, 12))
+        _pair(it, five, ten, name)
     for name, good, bad in (("holed", "holed", "missed"), ("still", "nothing", "head")):
         five, ten = (Group("", (batch(name, [good] * n + [bad] * (10 - n), turn=n),)) for n in (5, 10))
         _pair(it, five, ten, name)
@@ -128,6 +131,10 @@ def _claims(it: Reading) -> None:
         it.say("judge", claims.share_sums_said, share)
     for word in WORDS:
         it.say("judge", claims.rule_said, Verdict(word, "left", 0.9))
+    split = [Interval(-math.inf, -1.1)] * 4 + [Interval(1.1, math.inf)] * 4
+    for name, told in (("path", told_sides("path", 1, 9)), ("path", told_sides("path", -1, 4)), ("start", split)):
+        opened = _opened(replace(_LEDGER, batches=(batch(name, told),)), name)
+        it.say("judge", opened_said, opened, it.hand, it.units)
     level = levels_read()[0]
     by_itself = Explained(replace(level, raw=None), (), (), None, level.call, ())
     it.say("judge", opened_said, by_itself, it.hand, it.units)

@@ -8,7 +8,6 @@ from ...core.change.complaint import Complaint, Felt, Miss, Want
 from ...core.golfer.hand import Hand
 from ...core.golfer.limits import Glasses, Limit
 from ...core.judge.claims.growth import Growth
-from ...core.judge.claims.kind import SIZED, Bounded, Split
 from ...core.judge.claims.reads import Claim
 from ...core.measure.units import Units, degrees, tape
 from ..judge.chosen import chosen_said
@@ -129,16 +128,16 @@ def _line(it: Answer, headline: str, hand: Hand, units: Units) -> str:
     if level is None or not level.enough:
         # In several ways and none of them as usual: each is told by itself.
         return " ".join(["Whether it is so, can't be told yet.", *_said_of(it.starts, hand, units)])
-    if isinstance(level.kind, Split | Bounded):
+    if not level.is_sized:
         where = f"starts {inside(level_said(level, hand, units)).removesuffix('.')}"
     else:
         where = f"starts {headed(level, hand, units)}{call_said(level)}"
     # What the lesson says first is not said twice.
-    size = headed(level, hand, units) if level.kind == SIZED else where
+    size = headed(level, hand, units) if level.is_sized else where
     told = "" if size.lower() in headline.lower() else f"the ball {where}."
     also = f" T{told[1:]}" if told else ""
     match it.line:
-        case "as_said" if it.complaint.side == "neither" and level.spread is not None and level.beyond is None:
+        case "as_said" if it.complaint.side == "neither" and level.spread is not None and level.is_sized:
             return f"So it is: to no one side for sure; the starts scatter by {degrees(level.spread.value, 0.1)}."
         case "as_said":
             return f"So it is: {told}" if told else "So it was today."

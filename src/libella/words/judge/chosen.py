@@ -8,7 +8,6 @@ from ...core.certainty.estimate import Estimate
 from ...core.certainty.verdict import Word
 from ...core.golfer.hand import Hand, push_or_pull
 from ...core.golfer.wording import Wording
-from ...core.judge.claims.kind import SIZED
 from ...core.judge.findings.chosen import (
     Cause_,
     Chosen,
@@ -102,7 +101,7 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
         case Nothing():
             return f"Nothing to mend: {_nothing(it.starts)}, and a spread as this level has."
         case Open():
-            if it.starts is not None and it.starts.level.kind == SIZED:
+            if it.starts is not None and it.starts.level.is_sized:
                 return f"Can't tell yet: starts {_where(it.starts)}."
             if it.starts is not None:
                 said = level_said(it.starts.level, hand, units)
@@ -120,10 +119,9 @@ def chosen_brief(some: Sequence[Chosen]) -> str:
         case Differs():
             return "a difference"
         case Off() as it:
-            beyond = it.level.beyond
             return (
                 angle_brief(it.level.bias, it.level.call)
-                if beyond is None and it.level.quantity.unit == "deg"
+                if it.level.is_sized and it.level.quantity.unit == "deg"
                 else "one side"
             )
         case Grows():
@@ -155,7 +153,7 @@ def _line_off(it: Finding) -> str:
 
 
 def _nothing(it: Starts) -> str:
-    if it.level.beyond is not None or abs(it.bias.value) < 0.05 or not it.bias.is_one_side:
+    if not it.level.is_sized or abs(it.bias.value) < 0.05 or not it.bias.is_one_side:
         return "no bias that costs putts"
     return f"starts {_where(it)}, too small to matter on the usual lengths"
 
@@ -192,7 +190,7 @@ def _off(it: Off, hand: Hand, units: Units) -> str:
 
 def _why(it: Off) -> str:
     """Where a start that lies off may come from, by no more than was read."""
-    if it.level.levels or it.level.beyond is not None:
+    if it.level.levels or not it.level.is_sized:
         return ""
     if it.at_address:
         return " The face points there at address already."
@@ -225,7 +223,7 @@ def meaning_said(it: Chosen, hand: Hand) -> str:
             return "Compared in turns." if it.compared.final else "The comparison goes on."
         case Off():
             call = it.level.call
-            if call is None or call.cost is None or it.level.beyond is not None:
+            if call is None or call.cost is None or not it.level.is_sized:
                 return ""
             return f"It costs about {counted(round(call.cost), 'putt')} in a hundred at the usual lengths."
         case Grows() | Joined() | PaceOff() | MissedSide() | GroundOff():
@@ -235,7 +233,7 @@ def meaning_said(it: Chosen, hand: Hand) -> str:
                 f"From {counted(it.starts.putts, 'putt')}: {_where(it.starts)}, spread {it.starts.spread.value:.1f}°."
             )
         case Open():
-            if it.starts is not None and it.starts.level.kind == SIZED:
+            if it.starts is not None and it.starts.level.is_sized:
                 read = f"From {counted(it.starts.putts, 'putt')}, spread {it.starts.spread.value:.1f}°."
                 return f"{read} No cause is sure enough to name."
             return "What was read stands below." if it.read else ""
@@ -303,7 +301,7 @@ def _plain_off(it: Off, hand: Hand, units: Units) -> str:
     name = level.quantity.name
     right = level.bias.value > 0 if level.beyond is None else level.beyond.side == "right"
     side = "right" if right else "left"
-    sized_by = level.bias if level.beyond is None and level.quantity.unit == "deg" else None
+    sized_by = level.bias if level.is_sized and level.quantity.unit == "deg" else None
     how = _how(sized_by, it.word, units)
     if name == "start":
         why = "" if it.by_stroke or it.path_may else ". Why, we can't tell yet"

@@ -6,9 +6,9 @@ from typing import Final
 
 from ...core.certainty.estimate import Estimate
 from ...core.estimate.beyond import Beyond
+from ...core.estimate.kind import Sided, Split, Within
 from ...core.golfer.hand import Hand
-from ...core.judge.claims.difference import Difference, wanted_of
-from ...core.judge.claims.kind import Split
+from ...core.judge.claims.difference import Difference, SidesApart, wanted_of
 from ...core.judge.claims.level import FEWEST, FEWEST_FELT, Level
 from ...core.judge.claims.share import ShareOf
 from ...core.judge.ledger.factors import Factor, Levels
@@ -188,6 +188,8 @@ def level_said(it: Level, hand: Hand, units: Units) -> str:
     """Where a quantity lies, in one sentence: size, interval, how sure, spread, from how many."""
     event = _EVENTS[it.quantity.event]
     fewest = FEWEST_FELT if it.quantity.name == "feels_straight" else FEWEST
+    if isinstance(it.kind, Sided) and (it.count < FEWEST or it.kind.side == "neither"):
+        return f"Of {counted(it.count, event)}: {sides_said(it.quantity, it.kind, hand)}."
     if it.quantity.event == "set_up" and it.count < FEWEST:
         # A set-up is measured, once is a reading; how it wanders Stand tells.
         middle = sum(one.anchor for one in it.readings) / it.count
@@ -200,9 +202,10 @@ def level_said(it: Level, hand: Hand, units: Units) -> str:
         return f"{_split(it, it.kind, hand, units)}."
     if it.beyond is not None:
         return f"{beyond_said(it, it.beyond, hand, units)}."
-    if it.one_zone is not None:
-        within = size_said(it.quantity, it.one_zone, 0.01, units)
-        return f"All {it.count} within ± {within}{call_said(it)}: these readings can't say it finer."
+    if isinstance(it.kind, Within):
+        within = size_said(it.quantity, it.kind.reach, 0.01, units)
+        of = f"All {it.count}" if it.kind.times == it.count else f"{it.kind.times} of {it.count}"
+        return f"{of} within ± {within}{call_said(it)}: these readings can't say it finer."
     said = [f"{headed(it, hand, units)}{call_said(it)}"]
     if it.spread is not None and it.count >= FEWEST and it.quantity.sides != "more":
         said.append(f"spread {spread_said(it, units)}")
@@ -258,12 +261,28 @@ def beyond_said(it: Level, beyond: Beyond, hand: Hand, units: Units) -> str:
     if about_.name == "roll_past" and it.call is None:
         return f"{beyond.times} of {it.count} past the hole; how far, nobody said"
     word = WORDS[sure.word]
-    if beyond.times == it.count and beyond.edge:
+    if beyond.times == it.count and beyond.edge and not isinstance(it.kind, Sided):
         least = size_said(about_, beyond.edge, 0.01, units)
         beyond_it = f"{beyond.times} of {it.count} lie beyond"
         return f"At least {least} {side}, {word}: {beyond_it}; these readings can't say how far"
     edge = f", each by {size_said(about_, beyond.edge, 0.01, units)} or more" if beyond.edge else ""
     return f"{side[0].upper()}{side[1:]} {beyond.times} of {it.count}{edge}: {word}; how far, these readings can't say"
+
+
+def sides_said(about_: Quantity, kind: Sided, hand: Hand) -> str:
+    """Sides told in words: how many of each: "in to out 3, as declared 5"."""
+    sides = ((kind.left, side_name(about_, -1.0, hand)), (kind.right, side_name(about_, 1.0, hand)))
+    middle = ((kind.neither, _MIDDLE.get(about_.sides, "on neither side")),)
+    # "5 in to out" would be read as five inches.
+    return ", ".join(f"{side} {n}" for n, side in (*sides, *middle) if n)
+
+
+_MIDDLE: Final[dict[str, str]] = {
+    "path": "as declared",
+    "strike": "in the middle",
+    "high": "in the middle",
+    "line": "straight",
+}
 
 
 def _split(it: Level, kind: Split, hand: Hand, units: Units) -> str:
@@ -310,6 +329,8 @@ def difference_said(it: Difference, hand: Hand, units: Units) -> str:
     """How the second differs from the first, in one clause: "start 2.3° further left (1.8° to 2.8°), clear"."""
     if it.shares is not None:
         return _shares_apart(it)
+    if it.sides is not None:
+        return _sides_apart(it, it.sides, hand)
     said: list[str] = []
     if it.call.names_direction:
         said.append(f"{shift_said(it, hand, units)}, {WORDS[it.call.word]}{_now_said(it)}")
@@ -330,6 +351,8 @@ def shift_said(it: Difference, hand: Hand, units: Units) -> str:
     """By how much, and to which side."""
     about_, by = it.quantity, it.by
     name = quantity_name(about_.name).lower()
+    if it.least is not None:
+        return f"{name} at least {size_said(about_, it.least, 0.01, units)} {further(about_, it.least, hand)}"
     size = size_said(about_, by.value, by.doubt if about_.unit == "deg" else 0.0, units)
     low, high = sorted((by.low, by.high), key=abs)
     between = between_said(about_, Estimate(by.value, low, high) if by.is_one_side else by, hand, units)
@@ -388,6 +411,17 @@ def _shares_apart(it: Difference) -> str:
     if it.call.names_direction:
         return f"{said}, {WORDS[it.call.word]}"
     word = "no difference that matters" if it.call.word == "none" else WORDS["open"]
+    return f"{said}, {word}"
+
+
+def _sides_apart(it: Difference, told: SidesApart, hand: Hand) -> str:
+    """How often each lay to a side, where no size is told: "path: in to out 8 of 10 against 2 of 10, clear"."""
+    side = side_name(it.quantity, 1.0 if told.side == "right" else -1.0, hand)
+    one, other = told.first, told.second
+    said = (
+        f"{quantity_name(it.quantity.name).lower()}: {side} {other.times} of {other.of} against {one.times} of {one.of}"
+    )
+    word = WORDS[it.call.word] if it.call.word != "none" else "no difference that matters"
     return f"{said}, {word}"
 
 

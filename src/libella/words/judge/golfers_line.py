@@ -10,9 +10,19 @@ from ...core.judge.lines_beside import MOST, LinesBeside
 from ...core.judge.share_line import ShareLine
 from ...core.measure.side import side_of
 from ...core.measure.units import Units
-from ..shared.certainty import WORDS
+from ..shared.certainty import WORDS, open_said
 from ..shared.counts import counted, listed
-from .claims import between_said, category_name, further, levels_said, quantity_name, side_name, size_said, sized
+from .claims import (
+    between_said,
+    category_name,
+    further,
+    levels_said,
+    quantity_name,
+    side_name,
+    sides_said,
+    size_said,
+    sized,
+)
 
 _STEADY_DEG: Final = 0.05
 _FEWEST_BETWEEN: Final = 3
@@ -38,6 +48,8 @@ def line_short(it: GolfersLine) -> str:
     lengths = [level for key in it.keys for factor, level in key.levels if factor == "length"]
     if lengths:
         return f"At {listed([f'{float(one):.1f} m' for one in lengths])} starts {_sided(it.now.value)} now."
+    if it.sided is not None:
+        return f"{open_said(it.sided, it.readings).capitalize()}, from {counted(len(it.blocks), 'block')}."
     if it.beyond is not None:
         least = (
             f"at least {_sided(it.beyond.edge)}" if abs(it.beyond.edge) >= _STEADY_DEG else f"to the {it.beyond.side}"
@@ -55,9 +67,12 @@ def line_words(it: GolfersLine, hand: Hand, units: Units) -> str:
     # Each look is told for itself in its lesson; of putts it is the block that is told.
     times = it.readings if what == "look" else len(it.blocks)
     behind = f"From {counted(times, what)} in {counted(it.lessons, 'lesson')}"
-    if len(it.blocks) >= _FEWEST_BETWEEN:
+    if len(it.blocks) >= _FEWEST_BETWEEN and it.has_middle:
         between = size_said(about_, it.between, 0.0, units)
         behind = f"{behind}; single {'blocks' if what == 'block' else 'ones'} lie about ± {between} from it"
+    if it.sided is not None:
+        call = it.sided.call()
+        return f"Of {it.readings}: {sides_said(about_, it.sided, hand)}: {WORDS[call.word]}. {behind}."
     if it.beyond is not None:
         side = side_name(about_, 1.0 if it.beyond.side == "right" else -1.0, hand)
         least = f"at least {size_said(about_, it.beyond.edge, 0.01, units)} {side}" if it.beyond.edge else side

@@ -20,7 +20,7 @@ from ...core.measure.units import Units, about, percent, rounds_to_nothing, side
 from ...core.measure.window import Window
 from ...core.set.station import Station
 from ..set.briefing import allows
-from ..shared.certainty import WORDS, headline, nameless, prior_words, with_doubt
+from ..shared.certainty import WORDS, headline, nameless, open_said, prior_words, with_doubt
 from ..shared.counts import counted, listed
 from ..shared.flags import lessened_words
 
@@ -55,11 +55,11 @@ def judgement_words(it: Judgement, station: Station, occasion: Occasion, units: 
     return JudgementWords(
         counts=_counts(it.counts, marks_of(station.putt, occasion)),
         headline=_headline(it),
-        size="" if it.beyond else _size(it.summary, station, occasion, units),
-        meaning=_meaning(it, station, occasion, units) + (_FAR if it.beyond else "") + unproved,
+        size=_size(it.summary, station, occasion, units) if it.is_sized else "",
+        meaning=_meaning(it, station, occasion, units) + ("" if it.is_sized or it.summary is None else _FAR) + unproved,
         allows=allows(station, units) if occasion.hole else _no_hole(station, occasion, units),
-        chance="" if it.beyond else _chance(it.summary, occasion),
-        doubt="" if it.beyond else _doubt(it.summary, occasion) + lessened_words(it.lessened),
+        chance=_chance(it.summary, occasion) if it.is_sized else "",
+        doubt=_doubt(it.summary, occasion) + lessened_words(it.lessened) if it.is_sized else "",
         gains=tuple(_gain(one, station.putt) for one in it.gains),
         prior=f"{prior_words(START())} {LAPSE_SHARE * 100:g} % of putts are taken for mishits.",
         read=_against_the_read(it.summary, station),
@@ -69,13 +69,21 @@ def judgement_words(it: Judgement, station: Station, occasion: Occasion, units: 
 def _headline(it: Judgement) -> str:
     """Where the bias lies and how sure that is; of readings that are open to one side at least where."""
     beyond = it.beyond
-    if beyond is None or it.summary is None:
+    if it.summary is None or (beyond is None and it.is_sized):
         return _here(headline(it.summary, it.verdict, "No putts yet."), it)
+    if beyond is None:
+        so_far = "" if it.verdict else "So far "
+        return _here(f"{so_far}{open_said(it.kind, it.putts)}{_word(it)}.", it)
     least = f"at least {abs(beyond.edge):.1f}° {beyond.side}" if beyond.edge else f"to the {beyond.side}"
     of = "" if beyond.times == it.putts else f" in {beyond.times} of {it.putts}"
     if it.verdict is None:
         return f"So far {least}{of}."
     return _here(f"{least[0].upper()}{least[1:]}{of}, {WORDS[it.verdict.word]}.", it)
+
+
+def _word(it: Judgement) -> str:
+    """The word where it is one: of what is open to both sides none is told but that nobody can tell."""
+    return "" if it.verdict is None else f": {WORDS[it.verdict.word]}"
 
 
 def _here(said: str, it: Judgement) -> str:
@@ -204,7 +212,7 @@ def _meaning(it: Judgement, station: Station, occasion: Occasion, units: Units) 
     if call.word == "open" or call.side == "neither":
         return f"A tendency and chance both still fit these putts.{dear}"
     least = f"{counted(round(matter.matters_from), 'putt')} in a hundred"
-    about_ = "" if it.beyond else f" (about {round(cost)})"
+    about_ = f" (about {round(cost)})" if it.is_sized else ""
     if occasion.hole and not _holes(station.putt):
         # A bias is weighed as if what it is counted against holed the putt.
         about_ += ", were the read right"

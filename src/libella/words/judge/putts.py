@@ -62,7 +62,7 @@ def pace_said(it: Pace | None, units: Units) -> str:
         return ""
     said = [f"{_finished(it, units)}."]
     level = it.level
-    if level is not None and level.beyond is None and level.call is not None and it.missed_all >= FEWEST:
+    if level is not None and level.is_sized and level.call is not None and it.missed_all >= FEWEST:
         against = against_plan(level, units)
         if level.as_weighed or level.call.word == "none":
             said.append("Pace as planned.")

@@ -93,7 +93,6 @@ OPINIONS: Final[tuple[Said, ...]] = (
     Said("judge", "likely", "From here on: likely", "schools"),
     Said("judge", "nothing_to_mend", "From here on: nothing to mend"),
     Said("judge", "settles", "More putts are advised where so many continuations settle it"),
-    Said("judge", "zone_says_little", "Half as wide a zone says little"),
     Said("judge", "goal_zone", "The goal zone reaches so many times the pace wanted"),
     Said("judge", "spread_wide", "A spread so many times the level’s is wide", "bands"),
     Said("judge", "links_alike", "Links off by so much more or less are off alike"),

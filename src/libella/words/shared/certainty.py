@@ -5,6 +5,7 @@ from typing import Final
 from ...core.certainty.estimate import Estimate
 from ...core.certainty.verdict import Verdict, Word, sure_of
 from ...core.estimate import Prior, Summary
+from ...core.estimate.kind import Bounded, Kind, Sided, Sized, Split, Within
 from ...core.measure.side import side_of
 from ...core.measure.units import decimals_for, degrees, sided
 
@@ -43,6 +44,23 @@ def headline(summary: Summary | None, call: Verdict | None, nothing: str) -> str
             return "Nothing to mend in the bias."
         return f"{size} {side} for sure; nothing to mend, too small to matter here."
     return f"{size} {side}, {WORDS[call.word]}."
+
+
+def open_said(kind: Kind, of: int) -> str:
+    """Readings in degrees that say no size: how many each way, each by at least so much; or their one zone."""
+    match kind:
+        case Split():
+            edge = f", each by at least {degrees(kind.edge, 0.01)}" if kind.edge else ""
+            return f"{kind.left} left, {kind.right} right{edge}"
+        case Within():
+            return f"{kind.times} of {of} within ± {degrees(kind.reach, 0.01)}"
+        case Sided():
+            told = ((kind.left, "left"), (kind.right, "right"), (kind.neither, "straight"))
+            return ", ".join(f"{times} {side}" for times, side in told if times)
+        case Bounded(beyond):
+            return f"at least {degrees(beyond.edge, 0.01)} {beyond.side} in {beyond.times} of {of}"
+        case Sized():
+            return ""
 
 
 def with_doubt(it: Estimate) -> str:

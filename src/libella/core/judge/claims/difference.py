@@ -2,7 +2,7 @@
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Final
 
 import numpy as np
@@ -12,8 +12,10 @@ from ...certainty.estimate import INTERVAL, Estimate
 from ...certainty.matter import MATTERS, Matter
 from ...certainty.verdict import CLEAR, NINETY, Verdict, clear_among, weigh
 from ...estimate.cost import Mix, difference_limits, share_within
+from ...estimate.kind import Bounded, Kind, Sided, Split
 from ...estimate.posterior import Floats, Posterior
 from ...estimate.shares import Share, apart
+from ...measure.side import Side
 from ..ledger.entry import Batch
 from ..ledger.factors import Levels
 from ..ledger.quantity import Quantity, quantity
@@ -24,6 +26,15 @@ _DRAWN: Final = 4000
 _ALIKE, _ALIKE_SD, _OTHER_SD = 0.97, 0.35, 1.0
 """ln(σ₁/σ₂) before data: two spreads of one golfer are alike (handbook 5), seldom quite others: decision 0034."""
 _BY_SIZE: Final = {"eyes": "eyes_outside_zone", "strike": "strike", "pace": "roll_past"}
+
+
+@dataclass(frozen=True, slots=True)
+class SidesApart:
+    """How often readings lay to a side in the first group and in the second, where they tell no size."""
+
+    side: Side
+    first: Share
+    second: Share
 
 
 @dataclass(frozen=True)
@@ -39,6 +50,9 @@ class Difference:
     ratio : the second's spread over the first's
     steadier : whether the second scatters less ("left") or more ("right"); None where that was not weighed
     inside : of the start: how many more of a hundred start inside the window, and how sure that matters
+    sides : where one of them tells sides alone, or both lie beyond the same edge: how often each lay there; `by` is
+        then how much oftener, in a hundred
+    least : where one is open to a side and the other nearer: by at least so much, in the quantity's unit
     """
 
     quantity: Quantity
@@ -50,6 +64,13 @@ class Difference:
     steadier: Verdict | None = None
     inside: tuple[Estimate, Verdict] | None = None
     shares: tuple[ShareOf, ShareOf] | None = None
+    sides: SidesApart | None = None
+    least: float | None = None
+
+    @property
+    def is_sized(self) -> bool:
+        """It says by how much."""
+        return self.shares is None and self.sides is None and self.least is None
 
     @property
     def strongest(self) -> float:
@@ -103,7 +124,63 @@ def difference(first: Group, second: Group, name: str, by: Weighing, *, among: i
         return None
     if one.raw is None and not (one.vial.bubble_at is not None and other.vial.bubble_at is not None):
         return None
-    return _of_levels(about, (one, other), (first, second), by, clear)
+    return _of_kinds(about, (one, other), (first, second), by, clear)
+
+
+def _of_kinds(
+    about: Quantity, pair: tuple[Level, Level], groups: tuple[Group, Group], by: Weighing, clear: float
+) -> Difference | None:
+    """A difference is of the weaker kind of its two sides (account 1)."""
+    kinds = pair[0].kind, pair[1].kind
+    told = [it for it in kinds if isinstance(it, Sided | Split | Bounded)]
+    if not told or pair[0].raw is None or pair[1].raw is None:
+        return _of_levels(about, pair, groups, by, clear)
+    if any(isinstance(it, Sided | Split) for it in kinds) or len(told) == 2:
+        return _of_sides(about, pair, clear)
+    found = _of_levels(about, pair, groups, by, clear)
+    least = _least(kinds, pair)
+    call = found.call if least is not None and found.call.names_direction else replace(_OPEN, side=found.call.side)
+    return Difference(about, *pair, found.by, call, least=least)
+
+
+_OPEN: Final = Verdict("open", "neither", 0.0)
+
+
+def _least(kinds: tuple[Kind, Kind], pair: tuple[Level, Level]) -> float | None:
+    """By how much at least the second lies further than the first, where one of them is open to a side and the other
+    lies nearer, or on the other side: from its near edge to as far as the other may reach; None where they overlap."""
+    for kind, other, sign in ((kinds[1], pair[0], 1.0), (kinds[0], pair[1], -1.0)):
+        if isinstance(kind, Bounded):
+            way = 1.0 if kind.beyond.side == "right" else -1.0
+            reach = other.bias.high if way > 0 else other.bias.low
+            apart_by = way * (kind.beyond.edge - reach)
+            return sign * way * apart_by if apart_by > 0 else None
+    return None
+
+
+def _of_sides(about: Quantity, pair: tuple[Level, Level], clear: float) -> Difference | None:
+    """By how often each lies to a side: the side in which they differ most. None where what they lie beyond differs:
+    of two gates of other widths how often each was touched tells nothing."""
+    edges = {round(abs(it.kind.beyond.edge), 3) for it in pair if isinstance(it.kind, Bounded)}
+    if len(edges) > 1:
+        return None
+    shares = {side: tuple(_to(side, it) for it in pair) for side in ("right", "left")}
+    side: Side = max(("right", "left"), key=lambda it: abs(_part(shares[it][1]) - _part(shares[it][0])))
+    one, other = shares[side]
+    matter = MATTERS()["share"]
+    found = apart(one, other, matter.matters_from, matter.nothing_under)
+    right, left = (found.more, found.less) if side == "right" else (found.less, found.more)
+    call = weigh(right, left, found.small, clear=clear)
+    return Difference(about, *pair, found.gain, call, sides=SidesApart(side, one, other))
+
+
+def _to(side: str, it: Level) -> Share:
+    assert it.counted is not None
+    return Share(it.counted.right if side == "right" else it.counted.left, it.count)
+
+
+def _part(it: Share) -> float:
+    return it.times / it.of
 
 
 def _of_shares(about: Quantity, pair: tuple[ShareOf | None, ShareOf | None], clear: float) -> Difference:

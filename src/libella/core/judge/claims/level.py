@@ -16,16 +16,15 @@ from ...certainty.vial import Bubble, Vial, vial
 from ...estimate import START, Posterior, Prior, posterior
 from ...estimate.beyond import Beyond
 from ...estimate.cost import Mix, cost, limits_at
+from ...estimate.kind import SIZED, Bounded, Kind, Sided, Sized, allowed, beyond_in, kind_of
 from ...measure.interval import Interval
 from ...measure.window import Window
-from ...opinions.held import Opinion
 from ...see.fit import perceive
 from ...see.trial import TRUE, Looks, Trial, open_to
 from ...set.proof import golfers_own
 from ..ledger.entry import Batch, Fitted, Place, Source
 from ..ledger.factors import Levels
 from ..ledger.quantity import REACHES, Quantity, quantity
-from .kind import SIZED, Bounded, Kind, Split, Within, kind_of
 
 FEWEST: Final = 3
 """Readings below which a level is not told as one."""
@@ -55,10 +54,6 @@ class Counted:
     neither: int
     lowest: Interval
     highest: Interval
-
-
-_WIDE: Final = Opinion("zone_says_little", {"deg": 0.3, "mm": 4.0}, "key")
-"""Half as wide a zone says little: an opinion."""
 
 
 @dataclass(frozen=True)
@@ -100,24 +95,22 @@ class Level:
 
     @property
     def beyond(self) -> Beyond | None:
-        """Where the readings are open to one side."""
-        return self.kind.beyond if isinstance(self.kind, Bounded) else None
+        """Where the readings tell one side."""
+        return beyond_in(self.kind)
+
+    @property
+    def is_sized(self) -> bool:
+        """Its readings say how far: it has a middle and a spread."""
+        return isinstance(self.kind, Sized)
+
+    @property
+    def tells_side(self) -> bool:
+        """It says a side and no size, and is sure enough of the side."""
+        return self.enough and self.beyond is not None and self.side.names_direction
 
     @property
     def enough(self) -> bool:
         return self.count >= FEWEST
-
-    @property
-    def one_zone(self) -> float | None:
-        """How far the one zone that all readings lie in reaches to either side, where it lies about nothing and is
-        wide: then they say no more."""
-        if self.counted is None or self.count < FEWEST or self.quantity.sides not in ("line", "path", "strike"):
-            return None
-        low, high = self.counted.lowest, self.counted.highest
-        wide = _WIDE().get(self.quantity.unit, 0.0)
-        if low != high or low.low_or_none is None or low.high_or_none is None or low.high - low.low < 2 * wide:
-            return None
-        return max(low.high, -low.low) if low.low < 0 < low.high else None
 
     @property
     def as_weighed(self) -> bool:
@@ -199,10 +192,17 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
     bias, spread = estimated(post.bias_quantile), estimated(post.spread_quantile)
     against = _against(told, about)
     window = _window(told, about, by)
-    kind = kind_of(readings, window)
+    kind = kind_of(readings, window, against if about.sides == "path" else 0.0)
     past = isinstance(kind, Bounded) and kind.beyond.side == "right"
     proved = not about.on_line or all(it.proved for it in told)
     right, left = post.bias_above(against), 1 - post.bias_above(against)
+    side = weigh(right, left, 0.0, can_be_clear=proved)
+    call = _call(post, about, against, by, proved=proved)
+    if isinstance(kind, Sided):
+        side = kind.call(1.0 if proved else golfers_own(kind.edge, 0.0), can_be_clear=proved)
+        call = None if call is None else side
+    elif call is not None:
+        call = allowed(call, kind)
     lengths = sorted({round(it.putted.distance_m, 1) for it in told if it.putted})
     return Level(
         quantity=about,
@@ -211,10 +211,8 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
         bias=bias,
         spread=spread,
         # A putt that misses at good pace runs past, too: past without a size says nothing of the pace.
-        call=None
-        if about.name == "roll_past" and past
-        else _allowed(_call(post, about, against, by, proved=proved), kind),
-        side=weigh(right, left, 0.0, can_be_clear=proved),
+        call=None if about.name == "roll_past" and past else call,
+        side=side,
         counted=_counted(readings, against),
         proved=proved,
         against=against,
@@ -352,17 +350,6 @@ def chances_of(post: Posterior, about: Quantity, against: float, by: Weighing, *
 def _call(post: Posterior, about: Quantity, against: float, by: Weighing, *, proved: bool) -> Verdict | None:
     found = chances_of(post, about, against, by, proved=proved)
     return None if found is None else found.call(can_be_clear=proved)
-
-
-def _allowed(call: Verdict | None, kind: Kind) -> Verdict | None:
-    """The word as far as its readings can show it."""
-    match kind:
-        case Split():
-            return None if call is None else _NO_CALL
-        case Bounded() | Within(inside=False) if call is not None and call.word == "none":
-            return _NO_CALL
-        case _:
-            return call
 
 
 def path_limits(by: Weighing) -> tuple[float, float]:

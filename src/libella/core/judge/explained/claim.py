@@ -12,6 +12,7 @@ from ...certainty.estimate import estimated
 from ...certainty.verdict import Verdict
 from ...estimate import Posterior, Prior
 from ...estimate.cost import share_within
+from ...estimate.kind import Sided, Split
 from ...estimate.posterior import Floats
 from ...measure.interval import Interval
 from ..claims.level import Chances, Level, Weighing, chances_of, noise_of, post_of, shared_of
@@ -80,6 +81,8 @@ def explained(ledger: Ledger, claim: Claim, by: Weighing) -> Explained:
 
 
 def _sums(it: Level, by: Weighing) -> Sums | None:
+    if isinstance(it.kind, Sided | Split):
+        return None
     if it.raw is None or it.post is None or it.quantity.prior is None or it.call is None or not it.quantity.matter:
         return None
     single, together = estimated(it.raw.bias_quantile).sd, it.bias.sd

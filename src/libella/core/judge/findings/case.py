@@ -87,7 +87,7 @@ class Case:
     def as_read(self, *names: str) -> Estimate | None:
         """Where a link lies, by the first of these that was read well enough to say a size: as every page says it."""
         told = (self.level(name) for name in names)
-        return next((it.bias for it in told if it is not None and it.count >= FEWEST and it.beyond is None), None)
+        return next((it.bias for it in told if it is not None and it.count >= FEWEST and it.is_sized), None)
 
     def level_of(self, batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) -> Level | None:
         """The level of some batches, worked out once however often it is asked for."""

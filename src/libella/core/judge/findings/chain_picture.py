@@ -75,7 +75,7 @@ def chain_of(case: Case, *, grows: bool = False) -> Chain:
         if (
             (name == "start" and grows)
             or level is None
-            or level.beyond is not None
+            or not level.is_sized
             or (level.raw is None and case.told.beta is None)
         ):
             continue

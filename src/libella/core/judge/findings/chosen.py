@@ -330,11 +330,9 @@ def _offs(case: Case, found: Findings, levels: Sequence[Level], named: set[Cause
     path = case.level("path")
     if starts is not None and found.unexplained and not case.line_first:
         aim = case.level("face") or case.level("address")
-        may = path is not None and path.beyond is not None and path.side.names_direction and path.enough
+        may = path is not None and path.tells_side
         same = path is not None and (path.bias.value > 0) == (starts.bias.value > 0)
-        there = (
-            aim is not None and aim.enough and (aim.is_named or (aim.beyond is not None and aim.side.names_direction))
-        )
+        there = aim is not None and aim.enough and (aim.is_named or aim.tells_side)
         there = there and aim is not None and (aim.bias.value > 0) == (starts.bias.value > 0)
         said.append(Off(starts.level, found.by_stroke, aim is not None and aim.enough, may and same, there))
     told: dict[str, Cause] = {
@@ -353,7 +351,7 @@ def _offs(case: Case, found: Findings, levels: Sequence[Level], named: set[Cause
             continue
         if name in ("face", "address", "impact", "mark", "to_mark") and (named - {"rig"}):
             continue
-        by_side = level.beyond is not None and level.side.names_direction
+        by_side = level.tells_side
         if level.is_named or (by_side and name in ("path", "strike")):
             said.append(Off(level))
     # A mark is laid, and a face is set down, as it looks straight: what is seen comes before what goes with it.

@@ -8,6 +8,7 @@ from typing import Final, Literal, get_args
 
 import numpy as np
 
+from ...estimate.kind import Split
 from ...estimate.posterior import Floats
 from ...opinions.held import Opinion
 from ..ledger.entry import FEWEST_STARTS
@@ -141,7 +142,7 @@ def _pressing(case: Case, ranked: Sequence[Finding]) -> set[CheckName]:
     if case.line_first:
         return {"second_proof"}
     level = case.level("start")
-    if level is not None and level.beyond is not None and level.is_named:
+    if level is not None and not level.is_sized and (level.is_named or isinstance(level.kind, Split)):
         # The rig can't say how far: more of the same tell nothing more.
         return {"finer_start"}
     if sum(it.reason == "ground" for it in misses(case)) >= 3:
@@ -150,10 +151,10 @@ def _pressing(case: Case, ranked: Sequence[Finding]) -> set[CheckName]:
     if told and not ledger.count("start"):
         return {"start_read"}
     path = case.level("path")
-    if path is not None and path.beyond is not None and path.side.names_direction and path.enough:
+    if path is not None and path.tells_side:
         return {"sensor"}
     face = case.level("face")
-    if face is not None and face.beyond is not None and face.side.names_direction and face.enough and case.starts:
+    if face is not None and face.tells_side and case.starts:
         # Beside the starts a size would tell whether the stroke brings it back.
         return {"set_downs"}
     seen = ledger.groups("first_look")
@@ -190,7 +191,7 @@ def _done(case: Case) -> set[CheckName]:
         "finer_start": True,
         "ground": True,
         # A level that is settled, or that a coarse rig can't settle, is not settled by more of the same.
-        "more_putts": level is None or level.call is None or level.call.word != "open" or level.beyond is not None,
+        "more_putts": level is None or level.call is None or level.call.word != "open" or not level.is_sized,
         "finish": it.count("holed") >= 10,
     }
     return {name for name, is_done in told.items() if is_done}

@@ -6,7 +6,7 @@ from typing import Final
 from ...certainty.estimate import Estimate, told_by
 from ...certainty.verdict import Verdict, is_likely
 from ...estimate.cost import costs
-from ..claims.kind import Bounded, Sized, Split, Within
+from ...estimate.kind import Sized, Within
 from ..claims.level import Level
 from ..ledger.entry import Ledger
 from .case import Case
@@ -107,7 +107,7 @@ class Findings:
         if any(it.cause != "rig" for it in self.named) or self.starts is None or self.grows:
             return False
         # A spread that the readings can't show is none that is as it should be.
-        shown = not isinstance(self.starts.level.kind, Split | Bounded)
+        shown = isinstance(self.starts.level.kind, Sized | Within)
         return self.starts.call.word == "none" and not self.starts.wide and shown
 
     @property

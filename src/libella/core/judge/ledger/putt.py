@@ -125,19 +125,19 @@ def path_interval(way: str, path: PathModel, hand: Hand) -> Interval:
     """A path in words, degrees right of the line: as declared within half a degree, or beyond it to one side."""
     expected = path.expected_deg(hand)
     if way == "neutral":
-        return Interval(expected - PATH_DEG(), expected + PATH_DEG())
+        return Interval(expected - PATH_DEG(), expected + PATH_DEG(), said=True)
     if (way == "in_to_out") == (hand == "right"):
-        return Interval(expected + PATH_DEG(), _INF)
-    return Interval(-_INF, expected - PATH_DEG())
+        return Interval(expected + PATH_DEG(), _INF, said=True)
+    return Interval(-_INF, expected - PATH_DEG(), said=True)
 
 
 def strike_intervals(where: str) -> tuple[Interval, Interval]:
     """A strike in words, mm: towards the toe, and above the middle."""
-    middle = Interval(-MIDDLE_MM(), MIDDLE_MM())
-    across = Interval(-_INF, -MIDDLE_MM()) if where.startswith("heel") else middle
-    across = Interval(MIDDLE_MM(), _INF) if where.startswith("toe") else across
-    up = Interval(MIDDLE_MM(), _INF) if where.endswith("high") else middle
-    return across, Interval(-_INF, -MIDDLE_MM()) if where.endswith("low") else up
+    middle = Interval(-MIDDLE_MM(), MIDDLE_MM(), said=True)
+    across = Interval(-_INF, -MIDDLE_MM(), said=True) if where.startswith("heel") else middle
+    across = Interval(MIDDLE_MM(), _INF, said=True) if where.startswith("toe") else across
+    up = Interval(MIDDLE_MM(), _INF, said=True) if where.endswith("high") else middle
+    return across, Interval(-_INF, -MIDDLE_MM(), said=True) if where.endswith("low") else up
 
 
 def _watched(found: dict[str, Value], name: str, value: str | float, aid: Aid | None, by: Reader) -> None:
@@ -160,7 +160,7 @@ def _watched(found: dict[str, Value], name: str, value: str | float, aid: Aid | 
         found.setdefault("address", interval.shifted(by.line_off_deg))
     if measures == "strike" and "strike" not in found:
         # Read as the coach sees it, towards the heel; kept as everything is, towards the toe.
-        found["strike"] = Interval(-interval.high, -interval.low)
+        found["strike"] = Interval(-interval.high, -interval.low, said=interval.said)
     if measures == "path" and aid.about.kind in _SHAPES.get(by.path.name, ()):
         for one in parts_of(str(value)):
             _railed(found, one, aid, by)

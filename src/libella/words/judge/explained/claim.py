@@ -4,6 +4,7 @@ from collections.abc import Sequence
 from typing import Final
 
 from ....core.certainty.verdict import CLEAR, LIKELY, NONE, Verdict
+from ....core.estimate.kind import Sided, Split
 from ....core.golfer.hand import Hand
 from ....core.judge.claims.level import Level
 from ....core.judge.claims.share import ShareOf
@@ -71,6 +72,8 @@ def sums_said(it: Explained, hand: Hand, units: Units) -> list[str]:
     """What was believed before, how sure it is, what it costs, and how the word follows."""
     if isinstance(it.claim, ShareOf):
         return share_sums_said(it.claim)
+    if isinstance(it.claim.kind, Sided | Split):
+        return _open_said(it.claim, it.claim.kind, hand)
     if it.sums is None or it.call is None:
         return [_untold(it.claim, units), *([] if it.call is None else [rule_said(it.call)])]
     unit, sums = it.claim.quantity.unit, it.sums
@@ -100,6 +103,17 @@ def _word_said(sums: Sums, level: Level, call: Verdict, hand: Hand, units: Units
     share = f"{100 * (1 - one.own):.0f} in a hundred of it"
     own = "" if one.own == 1 else f" The line is not proved: {share} may be the line’s."
     return f"{said}{own} {rule_said(call)}"
+
+
+def _open_said(it: Level, kind: Sided | Split, hand: Hand) -> list[str]:
+    """Sides and no size: what that more than half of all lie there hangs on."""
+    left, right = (side_name(it.quantity, way, hand) for way in (-1.0, 1.0))
+    if isinstance(kind, Split):
+        return [f"Open to both sides, {left} {kind.left} and {right} {kind.right}: no middle is worked out of them."]
+    chances = f"{left} {100 * kind.more[1]:.0f} in a hundred, {right} {100 * kind.more[0]:.0f}"
+    said = [f"Words tell a side and no size. That more than half of all lie {chances}."]
+    call = it.call or it.side
+    return said if call.grounds is None else [*said, rule_said(call)]
 
 
 def _untold(level: Level, units: Units) -> str:

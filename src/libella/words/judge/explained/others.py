@@ -1,13 +1,13 @@
 """Why a comparison, the side by distance and the finishes say what they say, in words."""
 
 from ....core.golfer.hand import Hand
-from ....core.judge.claims.difference import wanted_of
+from ....core.judge.claims.difference import Difference, SidesApart, wanted_of
 from ....core.judge.explained.finishes import FinishesExplained
 from ....core.judge.explained.growth import GrowthExplained
 from ....core.judge.explained.pair import PairExplained
 from ....core.measure.units import Units, tape
 from ...shared.counts import counted
-from ..claims import category_name, further, sized
+from ..claims import category_name, further, side_name, sized
 from .claim import plain, rule_said, sums_said
 
 _FINE = 0.05
@@ -18,6 +18,8 @@ def pair_sums_said(it: PairExplained, hand: Hand, units: Units) -> list[str]:
     one = it.difference
     if one.shares is not None:
         return _shares_said(it)
+    if one.sides is not None:
+        return _sides_said(one, one.sides, hand)
     assert it.middles is not None and it.far is not None and it.near is not None
     about, unit = one.quantity, one.quantity.unit
     at = [sized(about, middle, _FINE, hand, units) for middle in it.middles]
@@ -47,6 +49,17 @@ def pair_sums_said(it: PairExplained, hand: Hand, units: Units) -> list[str]:
             f"{rule_said(call)}"
         )
     return said
+
+
+def _sides_said(it: Difference, told: SidesApart, hand: Hand) -> list[str]:
+    side = side_name(it.quantity, 1.0 if told.side == "right" else -1.0, hand)
+    by = f"{it.by.value:.0f} ({it.by.low:.0f} to {it.by.high:.0f})"
+    first, second = told.first, told.second
+    said = [
+        f"{side}: {first.times} of {first.of} first, {second.times} of {second.of} second; a side has no size.",
+        f"Before any reading every share is believed alike: with the second {by} of a hundred more.",
+    ]
+    return said if it.call.grounds is None else [*said, rule_said(it.call)]
 
 
 def _shares_said(it: PairExplained) -> list[str]:

@@ -32,7 +32,7 @@ def one_link(name: str, case: Case, finding: Finding, say: Say, words: str) -> P
     start = case.level("start")
     # What is left of the face beside picture and mark is not where the face was read to point.
     rays = [("face_own" if finding.kind == "own" else name, size)]
-    if start is not None and name != "start" and start.beyond is None:
+    if start is not None and name != "start" and start.is_sized:
         rays.append(("start", start.bias))
     distance, window = _putted(case)
     times = times_for([window.low_deg, window.high_deg, *(end for _, it in rays for end in (it.low, it.high))])
@@ -53,7 +53,7 @@ def turning(case: Case, finding: Finding, say: Say, words: str) -> Picture | Non
     """Face, stroke and start turning against each other: from where the face points to where the ball starts."""
     face = case.as_read("face", "address", "to_mark")
     start = case.level("start")
-    if face is None or start is None or start.beyond is not None:
+    if face is None or start is None or not start.is_sized:
         return None
     distance, window = _putted(case)
     ends = (face.low, face.high, start.bias.low, start.bias.high)

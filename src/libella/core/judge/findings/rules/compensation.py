@@ -26,9 +26,9 @@ def find(case: Case) -> Finding:
     aims = max(case.ledger.count(name) for name in ("face", "to_mark", "address"))
     missing = needs(("set_downs", aims, SET_DOWNS), ("starts", case.ledger.count("start"), FEWEST_STARTS))
     told = [it for name in ("face", "address", "to_mark") if (it := case.level(name)) is not None]
-    sized = next((it for it in told if it.beyond is None), None)
-    by_side = told[0] if told and sized is None else None
-    if by_side is not None:
+    sized = next((it for it in told if it.is_sized), None)
+    by_side = next((it for it in told if it.beyond is not None), None) if sized is None else None
+    if told and sized is None:
         # A side and no size neither names the two halves nor rules them out.
         missing = (*missing, *needs(("aims_deg", 0, SET_DOWNS)))
     aim, stroke = case.aimed, case.stroked

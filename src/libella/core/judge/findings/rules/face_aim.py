@@ -32,17 +32,19 @@ def find(case: Case) -> Finding:
                 speaks = "for" if level.side.names_direction else "against"
                 facts.append(Fact("aim_side", speaks, number=times, of=level.count, at=level.at, side=side))
                 continue
+            if not level.is_sized:
+                continue
             facts.append(Fact(what, speaks, level.bias, number=level.count, at=level.at))
     whole = told_by(case.joint.aim)
     picture, mark = case.level("looks_straight"), case.level("mark")
-    if picture is not None and facts and picture.bias.is_one_side:
+    if picture is not None and picture.is_sized and facts and picture.bias.is_one_side:
         same = picture.bias.value * whole.value > 0
         what = "picture_explains" if same else "picture_the_other_way"
         facts.append(Fact(what, "against" if same else "for", picture.bias, number=picture.count, at=picture.at))
     if mark is not None and mark.bias.is_one_side and facts:
         facts.append(Fact("mark_explains", "against", mark.bias, number=mark.count, at=mark.at))
     # Of readings that say a side and no size none is told, whatever the starts make likely.
-    sized = any(it is not None and it.beyond is None for it in (face, address, to_mark))
+    sized = any(it is not None and it.is_sized for it in (face, address, to_mark))
     size = told_by(case.joint.at_start["aim"] / ledger.k.value) if sized else None
     # What the picture or the mark account for is told with them: what is sized then is what is left.
     own = sized and (case.told.mark is not None or case.told.beta is not None)

@@ -18,7 +18,7 @@ def find(case: Case) -> Finding:
     joined = aims >= PUTTS and ledger.count("start") >= PUTTS and ledger.count("strike") >= PUTTS
     by_side = impact.beyond if impact is not None else None
     # A side and no size neither names the stroke nor rules it out.
-    sized = needs(("impacts_deg", 0, PUTTS)) if by_side else ()
+    sized = needs(("impacts_deg", 0, PUTTS)) if impact is not None and not impact.is_sized else ()
     missing = () if joined else needs(("impacts", impacts, PUTTS)) or sized
     at = case.putted_at
     facts: list[Fact] = []
@@ -26,18 +26,26 @@ def find(case: Case) -> Finding:
         speaks = "for" if impact.side.names_direction else "against"
         told = by_side.side, by_side.times, impact.count
         facts.append(Fact("impact_side", speaks, None, number=told[1], of=told[2], at=impact.at, side=told[0]))
-    elif impact is not None:
+    elif impact is not None and impact.is_sized:
         speaks = "for" if impact.bias.is_one_side else "against"
         facts.append(Fact("impact_off", speaks, impact.bias, number=impact.count, at=impact.at))
-    if aim is not None and impact is not None and aim.beyond is None:
+    if aim is not None and impact is not None and aim.is_sized:
         square = not aim.bias.is_one_side
         what = "square_at_address" if square else "off_at_address"
         facts.append(Fact(what, "for" if square else "against", aim.bias, number=aim.count, at=aim.at))
     start = case.level("start")
-    if start is not None and start.bias.is_one_side and impact is None and aim is not None and not aim.bias.is_one_side:
+    if (
+        start is not None
+        and start.is_sized
+        and start.bias.is_one_side
+        and impact is None
+        and aim is not None
+        and aim.is_sized
+        and not aim.bias.is_one_side
+    ):
         facts.append(Fact("start_off", "for", start.bias, number=start.count, at=at))
     turned = told_by(case.joint.turned)
-    size = turned if joined or (impact and not by_side) else None
+    size = turned if joined or (impact and impact.is_sized) else None
     return case.by_link("face_at_impact", "delivery", size, facts, missing)
 
 

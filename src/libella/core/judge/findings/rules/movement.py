@@ -10,7 +10,6 @@ from ....certainty.estimate import Estimate, estimated
 from ....estimate import START, Prior
 from ....estimate.posterior import Floats
 from ....measure.interval import Interval
-from ...claims.kind import SIZED
 from ...claims.level import noise_of, post_of
 from ...ledger.entry import Batch, Event
 from ..case import Case
@@ -49,7 +48,7 @@ def find(case: Case) -> Finding:
         speaks = "for" if times >= OF_EITHER else "against"
         facts.append(Fact("moved", speaks, None, number=times, of=len(events), at=at))
     start = case.level("start")
-    if start is not None and start.spread is not None and start.kind == SIZED and case.start is not None:
+    if start is not None and start.spread is not None and start.is_sized and case.start is not None:
         speaks = "for" if start.spread.value > case.wide_deg else "against"
         facts.append(Fact("spread", speaks, start.spread, number=start.count, at=start.at))
     if len(still) < OF_EITHER or (missing and len(shaky) < OF_EITHER):

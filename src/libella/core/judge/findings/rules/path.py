@@ -25,21 +25,21 @@ def find(case: Case) -> Finding:
     """The path's own share; body lines that lie to its side speak for it. Words and rails tell a side and no size: then
     what it costs stays a question."""
     level = case.level("path")
-    fine = 0 if level is None or level.beyond else case.ledger.count("path")
+    fine = 0 if level is None or not level.is_sized else case.ledger.count("path")
     missing = needs(("paths", case.ledger.count("path"), PUTTS)) or needs(("paths_deg", fine, PUTTS))
     facts: list[Fact] = []
     if level is not None:
-        if level.beyond is None:
+        if level.is_sized:
             speaks = "for" if level.bias.is_one_side else "against"
             facts.append(Fact("path_off", speaks, level.bias, number=level.count, at=level.at))
-        else:
+        elif level.beyond is not None:
             speaks = "for" if level.side.names_direction else "against"
             in_to_out = _way(level.beyond.side, case) == "in_to_out"
             what: FactCode = "path_in_to_out" if in_to_out else "path_out_to_in"
             facts.append(Fact(what, speaks, None, number=level.beyond.times, of=level.count, at=level.at))
     for name in _BODY:
         facts += _body(case, name)
-    return case.by_link("path", "path", level.bias if level and not level.beyond else None, facts, missing)
+    return case.by_link("path", "path", level.bias if level and level.is_sized else None, facts, missing)
 
 
 def _way(side: Side, case: Case) -> str:
