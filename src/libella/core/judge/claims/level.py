@@ -113,6 +113,13 @@ class Level:
         return self.count >= FEWEST
 
     @property
+    def sure(self) -> Verdict:
+        """How sure it says what it says: that it lies off, or of readings without a size to which side."""
+        if self.call is None or (not self.is_sized and self.side.names_direction and not self.call.names_direction):
+            return self.side
+        return self.call
+
+    @property
     def as_weighed(self) -> bool:
         """It lies where it is weighed from, as finely as a pace is told: to 5 cm."""
         return abs(self.bias.value - self.against) < 0.05

@@ -11,6 +11,7 @@ import numpy as np
 
 from ...certainty.estimate import Estimate, estimated, normal, told_by
 from ...certainty.matter import MATTERS
+from ...certainty.verdict import Verdict
 from ...estimate import Posterior
 from ...estimate.cost import limits_at
 from ...estimate.posterior import Floats
@@ -36,10 +37,12 @@ _ALIKE: Final = Opinion("links_alike", 0.3, "deg")
 """Links off by so much more or less are still off alike, degrees: an opinion."""
 _AGAINST_LINE: Final = ("mark", "face", "looks_straight", "start", "address")
 _LEANS: Final[dict[Link, tuple[str, ...]]] = {
-    "rig": _AGAINST_LINE, "mark": ("mark",), "picture": ("looks_straight",), "aim": ("face", "address"),
-    "delivery": ("impact", "address"), "path": ("path",), "strike": ("strike",),
+    "rig": _AGAINST_LINE, "mark": ("mark",), "picture": ("looks_straight",), "aim": ("face", "address", "to_mark"),
+    "delivery": ("impact", "face", "address", "start"), "path": ("path",), "strike": ("strike",),
 }  # fmt: skip
 """Which quantities tell a link."""
+_UNDER: Final = {"likely": 0.94, "open": 0.79}
+"""A chance that is told beside such a word is no more than that word stands for."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -136,6 +139,17 @@ class Case:
         had been measured a second way. Another line, laid before or after, is nothing to it."""
         read = [it for name in names if (it := self.level(name)) is not None]
         return all(it.proved for it in read) if read else self.proved
+
+    def no_surer(self, call: Verdict, *names: str) -> Verdict:
+        """The word of what is made of these quantities: no surer than the surest of them that was read (account 1)."""
+        read = [it for name in names if (it := self.level(name)) is not None and it.call is not None]
+        if not read or not call.names_direction:
+            return call
+        words = {it.sure.word for it in read}
+        if "clear" in words or (call.word == "likely" and "likely" in words):
+            return call
+        word = "likely" if "likely" in words else "open"
+        return replace(call, word=word, probability=min(call.probability, _UNDER[word]))
 
     @cached_property
     def _on_proved(self) -> frozenset[str]:
@@ -282,9 +296,10 @@ class Case:
         weight = weight_of(gain)
         right, left = (chance, 0.0) if middle > 0 else (0.0, chance)
         call = called(right, left, small, missing, can_be_clear=self.can_be_clear(*leans), cost=weight.value)
+        call = self.no_surer(call, *leans)
         if self.line_first and call.names_direction:
             # What every link shares is the line's until a second proof says otherwise.
-            call = replace(call, word="open", probability=min(call.probability, 0.79))
+            call = replace(call, word="open", probability=min(call.probability, _UNDER["open"]))
         as_is = float(self.linked.as_it_is.mean())
         inside = as_is, as_is + weight.value
         return Finding(cause, weight, call, size, "deg", tuple(facts), missing, adds=told_by(adds), inside=inside)

@@ -135,7 +135,7 @@ def judged(case: Case) -> Findings:
             None,
             aim.facts,
             aim.missing,
-            leans=("face", "address", "looks_straight", "mark"),
+            leans=("face", "address", "to_mark", "looks_straight", "mark"),
         )
         if whole.is_named:
             size = case.as_read("face", "address") or told_by(case.joint.aim)
