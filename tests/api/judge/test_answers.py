@@ -17,8 +17,8 @@ SAID = {
         ["set-downs of the face (none so far)", "stroke does it", "nothing at address"],
     ),
     "lesson_02_two_cues": (
-        ["“blank” against “stripe”", "2.3° further left", "clear"],
-        ["impact 2.4° further left", "wider spread", "holed 1 of 7 against 6 of 7", "1 of 7 far off the others, kept"],
+        ["“blank” against “stripe”", "holed 1 of 7 against 6 of 7", "clear"],
+        ["2.3° further left", "impact 2.4° further left", "wider spread", "1 of 7 far off the others, kept"],
         ["Nothing to mend:", "Face at impact 0.0°", "the golfer at 0"],
     ),
     "lesson_03_three_lengths": (

@@ -136,7 +136,7 @@ def test_gate_readings_alone_are_judged_too():
     it = judge(readings, station, Occasion("right"), planned=8)
     assert it.verdict.word == "clear" and it.verdict.side == "right"
     # Touched again and again it says at least how far, and promises no gain of a size nobody read.
-    assert it.headline.startswith("At least 1.4° right") and it.gains == () and it.vial.bubble_at is not None
+    assert it.headline.startswith("At least 1.4° right") and it.gains == () and it.vial.bubble_at is None
 
 
 def test_about_a_line_nobody_measured_no_gain_is_promised():

@@ -1,15 +1,21 @@
 """What was read, as it is sent: a claim by its name and sentence, with its vial or its shares."""
 
+from typing import Final, Literal
+
 from pydantic import BaseModel, Field
 
 from ...core.certainty.verdict import Word
 from ...core.certainty.vial import Vial
+from ...core.estimate.kind import Bounded, Kind, Sided, Sized, Split, Within
 from ...core.golfer.hand import Hand
 from ...core.judge.claims.level import Level
 from ...core.judge.claims.reads import Claim
 from ...core.judge.explained.every import claim_key
+from ...core.measure.side import Side, side_of
 from ...core.measure.units import Units
 from ...words.judge.claims import category_name, claim_name, level_said, share_said
+
+KindName = Literal["sided", "split", "bounded", "within", "sized", "share"]
 
 
 class PartOut(BaseModel):
@@ -27,6 +33,8 @@ class ClaimOut(BaseModel):
     name: str
     words: str
     word: Word | None = Field(description="how sure it is that it lies off; null where nobody judges it")
+    kind: KindName = Field(description="what its readings can show, and so what may be said of it")
+    side: Side = Field(description="to which side it lies, as far as its readings say one")
     count: int
     vial: Vial | None = Field(description="of a level in degrees or of where the eyes are")
     parts: list[PartOut] = Field(description="of a share, the commonest first")
@@ -44,6 +52,8 @@ class ClaimOut(BaseModel):
                 name=claim_name(it),
                 words=level_said(it, hand, units),
                 word=it.call.word if it.call else None,
+                kind=_KINDS[type(it.kind)],
+                side=_side(it),
                 count=it.count,
                 vial=it.vial if drawn else None,
                 parts=[],
@@ -57,9 +67,26 @@ class ClaimOut(BaseModel):
             name=claim_name(it),
             words=share_said(it),
             word=it.call.word if it.call else None,
+            kind="share",
+            side=it.call.side if it.call else "neither",
             count=it.of,
             vial=None,
             parts=parts,
             step=it.at.step,
             at=it.at.id,
         )
+
+
+_KINDS: Final[dict[type[Kind], KindName]] = {
+    Sided: "sided",
+    Split: "split",
+    Bounded: "bounded",
+    Within: "within",
+    Sized: "sized",
+}
+
+
+def _side(it: Level) -> Side:
+    if it.beyond is not None:
+        return it.beyond.side
+    return side_of(it.bias.value - it.against) if it.is_sized else "neither"

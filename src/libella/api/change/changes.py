@@ -16,13 +16,14 @@ from ...core.judge.findings.finding import Cause
 from ...core.judge.findings.ranked import FIRST, RULES
 from ...core.schools.held import Schools
 from ...core.start.turns import Question
-from ...lessons.change import changes, complaints
+from ...lessons.change import changes
 from ...lessons.change.left import eye_of, left_of
 from ...lessons.change.schools import tried
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
 from ...lessons.golfer.schools import schools_of
 from ...lessons.judge.findings import judge_whole
+from ...lessons.lesson import complaints
 from ...lessons.lesson.lessons import lesson_sheet
 from ...words.change import change as words
 from ...words.change.complaint import answer_said, complaint_said

@@ -15,7 +15,7 @@ from ..certainty.vial import Vial, vial
 from ..estimate import START, Summary, posterior, summarise
 from ..estimate.beyond import Beyond
 from ..estimate.cost import Mix, weigh_difference
-from ..estimate.kind import SIZED, Kind, Sided, Sized, allowed, beyond_in, kind_of
+from ..estimate.kind import SIZED, Kind, Sided, Sized, allowed, beyond_in, has_middle, kind_of
 from ..golfer.hand import Hand
 from ..green.putt import Putt
 from ..measure.flag import Lessened, lessened
@@ -114,7 +114,7 @@ def aim_found(
         distance_m=putt.distance_m,
         summary=summary,
         verdict=call,
-        vial=vial(readings, summary and summary.bubble, putt.window, settled=final),
+        vial=vial(readings, summary.bubble if summary and has_middle(kind) else None, putt.window, settled=final),
         kind=kind,
         lessened=lessened(it.weight for it in readings),
     )

@@ -13,7 +13,7 @@ from ..judge.findings.chosen import Cause_, Differs
 from ..judge.findings.finding import Finding
 from ..judge.findings.judged import LessonJudged
 from ..measure.side import Side
-from .complaint import FELT, Complaint, Felt
+from .complaint import FELT, FELT_IN, Complaint
 
 Seen = Literal["as_said", "otherwise", "not_there", "open", "unread"]
 """As said; to the other side, or the other way; looked at and nothing to mend; cannot be told yet; nobody looked."""
@@ -26,17 +26,6 @@ _LOOKS: Final[dict[Look, tuple[str, ...]]] = {
     "pace": ("holed", "roll_past", "stopped"),
 }
 """What a whole lesson looks at, in the order of the chain, each with the quantities that tell it."""
-_FELT_IN: Final[dict[Felt, tuple[str, ...]]] = {
-    "sight": ("looks_straight", "first_look"),
-    "mark": ("mark", "to_mark"),
-    "aim": ("face", "address", "to_mark"),
-    "stroke": ("path", "impact", "turned", "path_back"),
-    "strike": ("strike", "strike_high"),
-    "stillness": ("still",),
-    "read": ("read",),
-    "pace": ("roll_past", "stopped"),
-}
-"""The quantities in which what is felt is read."""
 _MOST: Final = 3
 
 
@@ -79,7 +68,7 @@ def answer(complaint: Complaint, it: LessonJudged) -> Answer:
     first = it.chosen[0]
     head = first.finding.cause if isinstance(first, Cause_) else None
     named = [one for one in it.findings.ranked if one.is_named and not one.explained_by and one.cause != head]
-    names = _FELT_IN[complaint.felt] if complaint.felt else ()
+    names = FELT_IN[complaint.felt] if complaint.felt else ()
     read, apart = _felt_read(names, it), _felt_apart(names, it)
     return Answer(
         complaint,

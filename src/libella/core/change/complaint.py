@@ -23,6 +23,21 @@ FELT: Final[Mapping[Felt, tuple[Cause, ...]]] = {
     "pace": ("read_and_pace", "distance"),
 }
 """What a golfer may feel it to be, each with the causes that would bear it out."""
+FELT_IN: Final[Mapping[Felt, tuple[str, ...]]] = {
+    "sight": ("looks_straight", "first_look"),
+    "mark": ("mark", "to_mark"),
+    "aim": ("face", "address", "to_mark"),
+    "stroke": ("path", "impact", "turned", "path_back"),
+    "strike": ("strike", "strike_high"),
+    "stillness": ("still",),
+    "read": ("read",),
+    "pace": ("roll_past", "stopped"),
+}
+"""The quantities in which what is felt is read."""
+_MISSED_IN: Final[Mapping[Miss, tuple[str, ...]]] = {
+    "left": ("start",), "right": ("start",), "both": ("start",), "short": ("roll_past", "stopped"),
+    "past": ("roll_past", "stopped"),
+}  # fmt: skip
 Want = Literal["fewer_misses", "see_straight", "stop_steering", "better_pace", "to_know"]
 WANTS: Final[tuple[Want, ...]] = get_args(Want)
 LENGTH: Final = Bounds(0.3, 30.0, "m")
@@ -69,6 +84,12 @@ class Complaint:
     def is_empty(self) -> bool:
         """Nothing of it was told."""
         return self == Complaint()
+
+    @property
+    def asks(self) -> tuple[str, ...]:
+        """The quantities it asks about: of the misses first, then of what is felt."""
+        felt = FELT_IN[self.felt] if self.felt else ()
+        return tuple(dict.fromkeys((*(name for it in self.misses for name in _MISSED_IN[it]), *felt)))
 
     @property
     def side(self) -> Side:

@@ -120,6 +120,11 @@ def allowed(call: Verdict, kind: Kind, own: float = 1.0, *, can_be_clear: bool =
             return call
 
 
+def has_middle(kind: Kind) -> bool:
+    """Whether a middle may be drawn: of what is open to a side nobody knows where it lies."""
+    return isinstance(kind, Sized | Within)
+
+
 def beyond_in(kind: Kind) -> Beyond | None:
     """Where its readings tell one side: which, at least how far, how often. Of words the commoner side."""
     match kind:

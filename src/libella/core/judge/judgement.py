@@ -12,7 +12,7 @@ from ..certainty.vial import Vial, vial
 from ..estimate import START, Summary, summarise
 from ..estimate.beyond import Beyond
 from ..estimate.cost import Cost, Mix, cost
-from ..estimate.kind import SIZED, Kind, Sized, allowed, beyond_in, kind_of
+from ..estimate.kind import SIZED, Kind, Sized, allowed, beyond_in, has_middle, kind_of
 from ..estimate.table import LikelihoodTable, table
 from ..estimate.verdict import putts_to_settle, weighed
 from ..golfer.hand import Hand
@@ -142,6 +142,7 @@ def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion
     proved = station.proof.proves_line
     kind = kind_of(readings, station.putt.window) if it else SIZED
     call = allowed(it.verdict(proved=proved), kind) if it and final else None
+    bubble = summary.bubble if summary and has_middle(kind) else None
     return Judgement(
         putts=n,
         planned=planned,
@@ -155,7 +156,10 @@ def _judged(readings: tuple[Interval, ...], station: Station, occasion: Occasion
         # Of readings that can't say how far, or lie about a line that may be what is off, no size is promised.
         gains=_gains(summary) if summary and final and isinstance(kind, Sized) and proved else (),
         vial=vial(
-            readings if watched else (), summary and summary.bubble, marks_of(station.putt, occasion), settled=final
+            readings if watched else (),
+            bubble,
+            marks_of(station.putt, occasion),
+            settled=final,
         ),
         kind=kind,
         usual=allowed(it.usual(proved=proved), kind) if it and call else None,

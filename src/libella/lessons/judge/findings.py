@@ -21,6 +21,7 @@ from ..desk.in_hand import InHand
 from ..desk.kept import mark_of_lesson
 from ..desk.problem import Closed, KeptOtherwise
 from ..desk.stored import Stored
+from ..lesson.complaints import complaint_of
 from ..lesson.lessons import lesson_sheet
 from ..values import KeptBlock, KeptFindingAnswer, value_of, values_of
 from .bands import bands_are_tried
@@ -60,7 +61,8 @@ def _judge(desk: Desk, lesson_id: UUID) -> WholeLesson:
     sheet = lesson_sheet(desk, lesson_id)
     told = ledger_of(desk, sheet)
     planned = planned_in(desk, lesson_id, sheet.blocks, told.turns)
-    judged = judge_lesson(told.ledger, planned)
+    asked = complaint_of(sheet.lesson.complaint)
+    judged = judge_lesson(told.ledger, planned, asked.asks if asked else ())
     return WholeLesson(judged, told.ledger, told.putt, answers_of(desk, lesson_id), [it.block for it in sheet.blocks])
 
 

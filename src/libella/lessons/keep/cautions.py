@@ -9,10 +9,10 @@ from sqlalchemy import exists, select
 from ...core.golfer.limits import Limit
 from ...core.keep.caution import At, Case, laid
 from ...store.tables import LessonRow
-from ..change.complaints import complaint_of
 from ..change.drills import drills_known
 from ..desk.desk import Desk
 from ..golfer.golfers import golfer
+from ..lesson.complaints import complaint_of
 from ..lesson.lessons import golfer_in
 from ..set.plans import plan_now
 from ..set.stations import entry_of

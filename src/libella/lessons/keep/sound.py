@@ -26,7 +26,6 @@ from ...store.tables import (
     ToolCheckRow,
 )
 from ..change.changes import changes_held
-from ..change.complaints import complaint_of
 from ..change.drills import drills_known, runs_of
 from ..change.practice import practice_now
 from ..desk import opinions
@@ -40,6 +39,7 @@ from ..judge.comparisons import comparisons_of
 from ..judge.findings import answers_of, told_then
 from ..judge.ledger import every_batch, ledger_of
 from ..judge.line_joins import joins_of
+from ..lesson.complaints import complaint_of
 from ..lesson.lessons import LessonSheet, every_lesson_of, in_lesson
 from ..set.bag import bag, checked_bag, checked_spreads, spreads
 from ..set.plans import plans_in

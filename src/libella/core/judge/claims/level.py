@@ -16,7 +16,7 @@ from ...certainty.vial import Bubble, Vial, vial
 from ...estimate import START, Posterior, Prior, posterior
 from ...estimate.beyond import Beyond
 from ...estimate.cost import Mix, cost, limits_at
-from ...estimate.kind import SIZED, Bounded, Kind, Sided, Sized, allowed, beyond_in, kind_of
+from ...estimate.kind import SIZED, Bounded, Kind, Sided, Sized, allowed, beyond_in, has_middle, kind_of
 from ...measure.interval import Interval
 from ...measure.window import Window
 from ...see.fit import perceive
@@ -225,7 +225,7 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
         against=against,
         at=told[0].place,
         batches=tuple(it.id for it in told),
-        vial=vial(readings, Bubble(bias, spread), window, settled=True, unit=about.unit),
+        vial=vial(readings, Bubble(bias, spread) if has_middle(kind) else None, window, settled=True, unit=about.unit),
         kind=kind,
         shared=shared,
         lengths_m=tuple(lengths),

@@ -75,6 +75,12 @@ class Differs:
     """How far what was moved was moved for it: it is told with what it brought, and not by itself."""
 
     @property
+    def is_asked(self) -> bool:
+        """It answers what its comparison was begun for."""
+        asked = asked_of(self.compared.question, self.compared.of)
+        return bool(self.compared.id) and self.difference.quantity.name == asked
+
+    @property
     def word(self) -> Word:
         calls = [it for it in (self.difference.call, self.difference.steadier) if it is not None and it.names_direction]
         return "clear" if any(it.word == "clear" for it in calls) else "likely"
@@ -205,8 +211,9 @@ def chosen(
     missed: Sequence[Miss],
     levels: Sequence[Level],
     joined: Sequence[GoesWith] = (),
+    asked: Sequence[str] = (),
 ) -> tuple[Chosen, ...]:
-    """What is said, first to last; never empty."""
+    """What is said, first to last; never empty. `asked`: the quantities of what the golfer came with."""
     said: list[Chosen] = []
     if case.line_first:
         said.append(_line_first(case, found))
@@ -246,7 +253,54 @@ def chosen(
         said.append(Nothing(starts))
     if not said:
         said.append(Open(starts, bool(case.ledger.quantities)))
-    return tuple(said)
+    return tuple(_asked_first(said, asked))
+
+
+_READ_IN: Final[dict[Cause, tuple[str, ...]]] = {
+    "perception": ("looks_straight", "first_look"), "ball_mark": ("mark", "to_mark"),
+    "face_aim": ("face", "address", "to_mark"), "face_at_impact": ("impact", "turned"), "path": ("path", "path_back"),
+    "strike": ("strike", "strike_high"), "movement": ("still",), "distance": ("start",), "guide": ("start",),
+}  # fmt: skip
+"""In which quantities a cause is read; of read and pace its kind says."""
+_PACE: Final = ("roll_past", "stopped")
+
+
+def _tells(it: Chosen) -> tuple[str, ...]:
+    """Which quantities a thing that is said tells."""
+    match it:
+        case Cause_() if it.finding.cause == "read_and_pace":
+            return _PACE if it.finding.kind == "pace" else ("read",)
+        case Cause_():
+            return _READ_IN.get(it.finding.cause, ())
+        case Differs():
+            return (it.difference.quantity.name,)
+        case Off():
+            return (it.level.quantity.name,)
+        case Grows():
+            return ("start",)
+        case Joined():
+            return (it.together.quantity,)
+        case PaceOff():
+            return _PACE
+        case _:
+            return ()
+
+
+def _asked_first(said: list[Chosen], asked: Sequence[str]) -> list[Chosen]:
+    """What was asked, and is answered at least likely, before what else was found (account 2): what a comparison was
+    begun for, then what the golfer came with. The line's own doubt stays before all."""
+
+    def rank(it: Chosen) -> int:
+        if isinstance(it, LineFirst):
+            return -1
+        if it.word not in ("likely", "clear"):
+            return len(asked) + 1
+        if isinstance(it, Differs) and it.is_asked:
+            return 0
+        places = [1 + asked.index(name) for name in _tells(it) if name in asked]
+        return min(places, default=len(asked) + 1)
+
+    return sorted(said, key=rank)
 
 
 def _differing(told: Compared) -> Iterable[Differs]:
@@ -297,10 +351,7 @@ def _sorted(some: list[Chosen]) -> list[Chosen]:
     """What is clear before what is likely; of a comparison only what was asked of it stands before a cause."""
 
     def later(it: Chosen) -> bool:
-        asked = not isinstance(it, Differs) or it.difference.quantity.name == asked_of(
-            it.compared.question, it.compared.of
-        )
-        return it.word != "clear" or not asked
+        return it.word != "clear" or (isinstance(it, Differs) and not it.is_asked)
 
     return sorted(some, key=later)
 

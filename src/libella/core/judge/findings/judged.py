@@ -61,8 +61,8 @@ class LessonJudged:
     case: Case
 
 
-def judge_lesson(ledger: Ledger, planned: Sequence[Planned] = ()) -> LessonJudged:
-    """Judge everything that was read."""
+def judge_lesson(ledger: Ledger, planned: Sequence[Planned] = (), asked: Sequence[str] = ()) -> LessonJudged:
+    """Judge everything that was read; `asked`: the quantities of what the golfer came with."""
     case = Case(ledger)
     found = judged(case)
     then = checks(case, found.ranked)
@@ -74,7 +74,7 @@ def judge_lesson(ledger: Ledger, planned: Sequence[Planned] = ()) -> LessonJudge
     missed = misses(case)
     joined = goes_together(case.putted, ledger.toe_sign)
     return LessonJudged(
-        chosen=chosen(case, found, told, missed, levels, joined),
+        chosen=chosen(case, found, told, missed, levels, joined, asked),
         findings=found,
         reads=every,
         compared=told,

@@ -7,8 +7,8 @@ from uuid import UUID
 from ...core.change.complaint import Complaint
 from ..desk.desk import Desk
 from ..desk.stored import Stored
-from ..lesson.lessons import lesson_to_note
 from ..values import KeptLesson, value_of
+from .lessons import lesson_to_note
 
 _COMPLAINT: Final[Stored[Complaint]] = Stored(Complaint)
 
