@@ -4,6 +4,10 @@ import re
 from collections.abc import Iterator, Sequence
 from typing import Any
 
+from libella.core.change.complaint import FELT_IN
+from libella.words.change.complaint import FELT_NAMES
+from libella.words.shared.inside import inside
+
 Pages = Sequence[tuple[str, Any]]
 SURE = {"none": 0, "open": 0, "likely": 1, "clear": 2}
 # What a finding is made of: it is no surer than the surest of these that was read.
@@ -18,12 +22,14 @@ MADE_OF = {
 # A page that says this denies that any of these was read.
 DENIES = {
     r"[Ww]here the ball starts was not read|the start was not read|starts? read \(none so far\)": ("start",),
-    r"Not looked at[^.]*what looks straight|nobody looked there": ("looks_straight", "first_look"),
+    r"Not looked at[^.]*what looks straight": ("looks_straight", "first_look"),
     r"Not looked at[^.]*the face at address": ("face", "address", "to_mark"),
     r"Not looked at[^.]*(the )?strike": ("strike",),
     r"Where the putts finish was not noted|Not looked at[^.]*where the putts finish": ("holed",),
     r"Nothing was read of this lesson": ("start", "face", "first_look"),
 }
+
+DENIES |= {f"You felt {inside(FELT_NAMES[felt])}: nobody looked": names for felt, names in FELT_IN.items()}
 
 
 def faults_in(pages: Pages) -> list[str]:

@@ -9,8 +9,8 @@ import pytest
 from libella.core.certainty.estimate import normal
 from libella.core.certainty.verdict import Verdict
 from libella.core.golfer.wording import wording_for
-from libella.core.judge.findings.chosen import Cause_, Off
 from libella.core.judge.findings.ranked import RULES, Findings
+from libella.core.judge.findings.said import Cause_, Off
 from libella.words.aloud.claims import levels_read
 from libella.words.aloud.findings import a_finding
 from libella.words.judge.chosen import for_golfer
@@ -66,7 +66,8 @@ def test_what_lies_off_is_told_of_the_same_side_size_and_strength(hand):
                 dense,
             )
             assert STRENGTHS[word] in plain and word in dense, (plain, dense)
-            assert width_said(level.bias.value, "metric") in plain
+            # What says a side and no size is told without one.
+            assert (width_said(level.bias.value, "metric") in plain) == level.is_sized
             seen += 1
     assert seen > 4
 

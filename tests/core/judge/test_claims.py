@@ -21,7 +21,8 @@ from libella.core.judge.ledger.factors import GUIDED
 from libella.core.judge.ledger.quantity import names, quantity
 from libella.core.measure.interval import Interval
 from libella.core.measure.window import Window
-from libella.words.judge.claims import difference_said, level_said, share_said
+from libella.words.judge.claims import level_said, share_said
+from libella.words.judge.differences import difference_said
 from libella.words.judge.putts import growth_said
 
 from .samples import BY, batch, ledger, near

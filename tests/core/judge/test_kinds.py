@@ -13,7 +13,8 @@ from libella.core.judge.claims.level import Weighing, level_of
 from libella.core.judge.ledger.entry import Batch, Event, Putted
 from libella.core.measure.interval import Interval
 from libella.core.measure.window import Window
-from libella.words.judge.claims import difference_said, level_said
+from libella.words.judge.claims import level_said
+from libella.words.judge.differences import difference_said
 
 WINDOW = Window(0.97, 0.97)
 LEFT, RIGHT = Interval(-math.inf, -2.9), Interval(2.9, math.inf)

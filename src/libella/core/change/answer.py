@@ -9,9 +9,9 @@ from ..judge.claims.level import Level
 from ..judge.claims.pace import Pace
 from ..judge.claims.reads import Claim
 from ..judge.claims.together import GoesWith
-from ..judge.findings.chosen import Cause_, Differs
 from ..judge.findings.finding import Finding
 from ..judge.findings.judged import LessonJudged
+from ..judge.findings.said import Cause_, Differs
 from ..measure.side import Side
 from .complaint import FELT, FELT_IN, Complaint
 

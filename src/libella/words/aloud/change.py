@@ -25,7 +25,7 @@ from ...core.estimate.shares import Share
 from ...core.golfer.golf_round import RoundTold
 from ...core.golfer.kit import NO_KIT, Kit, changed
 from ...core.green.capture import Capture
-from ...core.judge.findings.chosen import Differs
+from ...core.judge.findings.said import Differs
 from ...core.measure.interval import Interval
 from ...core.measure.side import Side
 from ...core.measure.window import Window

@@ -32,7 +32,7 @@ from ...core.measure.window import Window
 from ...core.stand.set_up import ENTRIES
 from ...core.start.notes import NOTES
 from ...core.start.turns import Question
-from ..judge import claims, comparison, putts, together, two
+from ..judge import claims, comparison, differences, putts, together, two
 from .reading import Reading
 
 WORDS: Final[tuple[Word, ...]] = get_args(Word)
@@ -278,17 +278,18 @@ def claims_aloud(it: Reading) -> None:
             it.say("judge", claims.beyond_said, level, level.beyond, it.hand, it.units)
         for value in (-1.0, 0.0, 1.0):
             it.say("judge", claims.side_name, about, value, it.hand)
-            it.say("judge", claims.further, about, value, it.hand)
+            it.say("judge", differences.further, about, value, it.hand)
             it.say("judge", claims.sized, about, value, 0.1, it.hand, it.units)
             it.say("judge", claims.size_said, about, value, 0.1, it.units)
+            it.say("judge", claims.is_small, about, value, claims.size_said(about, value, 0.1, it.units))
             it.say("judge", claims.open_or_closed, about.name, value > 0, it.hand)
         it.say("judge", claims.between_said, about, level.bias, it.hand, it.units)
     it.say("judge", claims.reads_said, [*levels_read()[:2], *shares_read()[:1]], it.hand, it.units)
     found = differences_read()
     for one in found:
-        it.say("judge", claims.difference_said, one, it.hand, it.units)
+        it.say("judge", differences.difference_said, one, it.hand, it.units)
         if one.shares is None:
-            it.say("judge", claims.shift_said, one, it.hand, it.units)
+            it.say("judge", differences.shift_said, one, it.hand, it.units)
         it.say("judge", two.label_said, one)
         it.say("judge", two.beside_said, one, it.hand, it.units)
     it.say("judge", two.two_said, found, (), it.hand, it.units)

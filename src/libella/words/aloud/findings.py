@@ -11,12 +11,19 @@ from ...core.certainty.vial import Bubble, vial
 from ...core.golfer.band import BANDED, usual_band
 from ...core.golfer.level import LEVELS
 from ...core.golfer.wording import Wording
+from ...core.judge.claims.tail import Tail
 from ...core.judge.findings.answer import ANSWERS, ToldThen
 from ...core.judge.findings.chain_picture import Chain, Largest, LinkName, LinkShown
-from ...core.judge.findings.chosen import (
+from ...core.judge.findings.finding import Cause, Fact, Finding, Missing
+from ...core.judge.findings.guards import Guard, GuardName
+from ...core.judge.findings.misses import Miss, Reason
+from ...core.judge.findings.next_check import CHECKS, WAYS, Check
+from ...core.judge.findings.ranked import RULES, Findings, Starts
+from ...core.judge.findings.said import (
     Cause_,
     Chosen,
     Differs,
+    FarOff,
     GroundOff,
     Grows,
     Joined,
@@ -29,11 +36,6 @@ from ...core.judge.findings.chosen import (
     PutRight,
     Wide,
 )
-from ...core.judge.findings.finding import Cause, Fact, Finding, Missing
-from ...core.judge.findings.guards import Guard, GuardName
-from ...core.judge.findings.misses import Miss, Reason
-from ...core.judge.findings.next_check import CHECKS, WAYS, Check
-from ...core.judge.findings.ranked import RULES, Findings, Starts
 from ...core.judge.ledger.entry import Place
 from ...core.judge.ledger.factors import Levels as Factors
 from ...core.measure.side import Side
@@ -173,6 +175,9 @@ def _chosen(it: Reading) -> None:
     told += [Joined(one) for one in gone_together()]
     told += [
         GroundOff(4, 8),
+        FarOff(Tail("left", 3, 12, 3, 3), starts[0].level),
+        FarOff(Tail("right", 4, 12, 2, 5), starts[0].level),
+        FarOff(Tail("left", 3, 20, 0, 0), starts[0].level),
         MissedSide("left", 7, 8, 8),
         MissedSide("right", 7, 8, 0),
         Open(None, True),

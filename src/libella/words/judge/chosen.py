@@ -8,10 +8,15 @@ from ...core.certainty.estimate import Estimate
 from ...core.certainty.verdict import Word
 from ...core.golfer.hand import Hand, push_or_pull
 from ...core.golfer.wording import Wording
-from ...core.judge.findings.chosen import (
+from ...core.judge.claims.level import Level
+from ...core.judge.claims.tail import Tail
+from ...core.judge.findings.finding import Finding
+from ...core.judge.findings.ranked import RULES, Starts
+from ...core.judge.findings.said import (
     Cause_,
     Chosen,
     Differs,
+    FarOff,
     GroundOff,
     Grows,
     Joined,
@@ -24,8 +29,6 @@ from ...core.judge.findings.chosen import (
     PutRight,
     Wide,
 )
-from ...core.judge.findings.finding import Finding
-from ...core.judge.findings.ranked import RULES, Starts
 from ...core.measure.side import Side, side_of
 from ...core.measure.units import Units, degrees
 from ..shared.brief import MARKS, NOTHING, angle_brief
@@ -33,17 +36,9 @@ from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
 from ..shared.inside import inside
 from ..shared.plain import SURE, plainly, width_said
-from .claims import (
-    beyond_said,
-    call_said,
-    difference_said,
-    headed,
-    level_said,
-    levels_said,
-    quantity_name,
-    shift_said,
-)
+from .claims import beyond_said, call_said, headed, level_said, levels_said, quantity_name
 from .comparison import group_name
+from .differences import difference_said, shift_said
 from .findings import cause_said, weight_said
 from .putts import growth_said, pace_said
 from .together import together_said
@@ -95,6 +90,8 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
         case MissedSide():
             why = f", why can't be told: the start was not read of {it.unread}" if it.unread else ""
             return f"{it.times} of {counted(it.of, 'miss')} went {it.side}{why}."
+        case FarOff():
+            return _far_off(it.tail, it.level, units)
         case Wide():
             why = f"starts go with the strike, {_ends(it.toe)}" if it.toe != "neither" else "why can't be told yet"
             return f"The spread is wide, {it.starts.spread.value:.1f}°; {why}."
@@ -134,12 +131,23 @@ def chosen_brief(some: Sequence[Chosen]) -> str:
             return "the ground?"
         case MissedSide() as it:
             return f"misses {MARKS[it.side]}"
+        case FarOff() as it:
+            return f"some far {MARKS[it.tail.side]}"
         case Wide():
             return "wide spread"
         case Nothing():
             return "fine"
         case Open() as it:
             return "unsure" if it.read else NOTHING
+
+
+def _far_off(it: Tail, level: Level, units: Units) -> str:
+    """Single starts far off, and whether they are the misses."""
+    edge = level.vial.mark_right if it.side == "right" else -level.vial.mark_left
+    said = f"{it.times} of {it.of} started far {it.side}, beyond {degrees(edge, 0.01)}"
+    if it.are_the_misses:
+        return f"{said}; they are the misses to the {it.side}."
+    return f"{said}; {it.missed} of them missed {it.side}." if it.missed else f"{said}."
 
 
 def _ends(toe: Side) -> str:
@@ -226,7 +234,7 @@ def meaning_said(it: Chosen, hand: Hand) -> str:
             if call is None or call.cost is None or not it.level.is_sized:
                 return ""
             return f"It costs about {counted(round(call.cost), 'putt')} in a hundred at the usual lengths."
-        case Grows() | Joined() | PaceOff() | MissedSide() | GroundOff():
+        case Grows() | Joined() | PaceOff() | MissedSide() | GroundOff() | FarOff():
             return ""
         case Wide() | Nothing():
             return (
@@ -285,6 +293,8 @@ def _plain(it: Chosen, hand: Hand, units: Units) -> str:
             return "You start it well, and at good pace. We look at the ground and at our line."
         case MissedSide():
             return f"Your misses go {it.side}. Why, we can't tell yet."
+        case FarOff():
+            return f"{it.tail.times} of {counted(it.tail.of, 'putt')} started far {it.tail.side}."
         case Wide():
             if it.toe != "neither":
                 by = f"by about {width_said(it.starts.spread.value, units)}"

@@ -10,7 +10,8 @@ from ...core.judge.claims.reads import Compared, asked_in, asked_of
 from ...core.measure.units import Units
 from ...core.start.turns import Of, Question
 from ..shared.certainty import WORDS
-from .claims import AS_USUAL, difference_said, levels_said, quantity_name
+from .claims import AS_USUAL, levels_said, quantity_name
+from .differences import difference_said
 
 QUESTIONS: Final[dict[Of, dict[Question, str]]] = {
     "start": {

@@ -12,17 +12,8 @@ from ...core.measure.side import side_of
 from ...core.measure.units import Units
 from ..shared.certainty import WORDS, open_said
 from ..shared.counts import counted, listed
-from .claims import (
-    between_said,
-    category_name,
-    further,
-    levels_said,
-    quantity_name,
-    side_name,
-    sides_said,
-    size_said,
-    sized,
-)
+from .claims import between_said, category_name, levels_said, quantity_name, side_name, sides_said, size_said, sized
+from .differences import further
 
 _STEADY_DEG: Final = 0.05
 _FEWEST_BETWEEN: Final = 3

@@ -12,7 +12,8 @@ from ...core.measure.units import Units, tape
 from ...core.stand.set_up import ENTRIES, Noted
 from ..shared.counts import counted, listed
 from ..shared.days import day_said
-from .claims import difference_said, levels_said, quantity_name
+from .claims import levels_said, quantity_name
+from .differences import difference_said
 from .lesson import fan_said
 
 CHANGED: Final[Mapping[str, str]] = {

@@ -7,10 +7,12 @@ from typing import Final
 from ..claims.difference import Difference, Group
 from ..claims.reads import Claim, Compared
 from ..findings.case import Case
-from ..findings.chosen import (
+from ..findings.judged import LessonJudged
+from ..findings.said import (
     Cause_,
     Chosen,
     Differs,
+    FarOff,
     GroundOff,
     Grows,
     Joined,
@@ -23,7 +25,6 @@ from ..findings.chosen import (
     PutRight,
     Wide,
 )
-from ..findings.judged import LessonJudged
 from ..ledger.entry import Ledger
 from ..ledger.factors import Levels
 from .claim import Explained, explained
@@ -65,7 +66,7 @@ def chosen_key(it: Chosen) -> str:
             return cause_key(it.finding.cause)
         case Differs():
             return pair_key(it.compared, it.group, it.difference)
-        case Off():
+        case Off() | FarOff():
             return claim_key(it.level)
         case Grows():
             return GROWTH

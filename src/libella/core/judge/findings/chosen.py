@@ -2,206 +2,47 @@
 can differ."""
 
 from collections.abc import Iterable, Sequence
-from dataclasses import dataclass
 from statistics import median
 from typing import Final
 
-from ...certainty.verdict import Word
 from ...estimate.shares import more_often
 from ...measure.side import Side, side_of
-from ..claims.difference import Difference, Group, differences
-from ..claims.growth import Growth
+from ..claims.difference import Group, differences
 from ..claims.level import Level
-from ..claims.pace import FEWEST, Pace
-from ..claims.reads import Compared, asked_of, is_dose
+from ..claims.pace import FEWEST
+from ..claims.reads import Compared, is_dose
+from ..claims.tail import tail_of
 from ..claims.together import GoesWith
 from ..ledger.entry import FEWEST_STARTS, Batch, grouped_by_all
 from ..ledger.factors import AS_USUAL, LAID, Levels
+from .asked import asked_first
 from .case import Case
 from .finding import Cause, Finding
 from .misses import Miss
-from .ranked import Findings, Starts
+from .ranked import Findings
 from .rules import strike
+from .said import (
+    Cause_,
+    Chosen,
+    Differs,
+    FarOff,
+    GroundOff,
+    Grows,
+    Joined,
+    LineFirst,
+    MissedSide,
+    Nothing,
+    Off,
+    Open,
+    PaceOff,
+    PutRight,
+    Wide,
+)
 
 _GROUND: Final = 3
 _MISSED: Final = 5
 _LIKELY: Final = 0.8
 _ALSO: Final = ("strike", "path", "face", "address", "impact", "mark", "to_mark", "eyes_inside", "looks_straight")
-
-
-@dataclass(frozen=True, slots=True)
-class LineFirst:
-    """All that was read against an unproved line lies on one side: so many quantities, about so far to that side."""
-
-    finding: Finding
-    levels: tuple[Level, ...]
-    side: Side
-    about: float
-    word: Word = "open"
-
-
-@dataclass(frozen=True, slots=True)
-class Cause_:
-    """A cause that is named."""
-
-    finding: Finding
-    findings: Findings
-    pace: Pace | None = None
-    growth: Growth | None = None
-
-    @property
-    def word(self) -> Word:
-        return self.finding.call.word
-
-
-@dataclass(frozen=True, slots=True)
-class PutRight:
-    """The line was found off, what was read was put right by it, and nothing else is to be mended."""
-
-    finding: Finding
-    findings: Findings
-    word: Word = "none"
-
-
-@dataclass(frozen=True, slots=True)
-class Differs:
-    """A comparison's condition differs from its first; or what was looked at one way from what was as usual, which
-    nobody planned."""
-
-    compared: Compared
-    group: Group
-    difference: Difference
-    dose: Difference | None = None
-    """How far what was moved was moved for it: it is told with what it brought, and not by itself."""
-
-    @property
-    def is_asked(self) -> bool:
-        """It answers what its comparison was begun for."""
-        asked = asked_of(self.compared.question, self.compared.of)
-        return bool(self.compared.id) and self.difference.quantity.name == asked
-
-    @property
-    def word(self) -> Word:
-        calls = [it for it in (self.difference.call, self.difference.steadier) if it is not None and it.names_direction]
-        return "clear" if any(it.word == "clear" for it in calls) else "likely"
-
-
-@dataclass(frozen=True, slots=True)
-class Off:
-    """A level that lies off, and no cause of it is named. `by_stroke`: the face was read to aim true; `at_address`: it
-    was read to point to that side already."""
-
-    level: Level
-    by_stroke: bool = False
-    read_aim: bool = False
-    path_may: bool = False
-    at_address: bool = False
-
-    @property
-    def word(self) -> Word:
-        if self.level.call is not None and self.level.call.names_direction:
-            return self.level.call.word
-        return self.level.side.word
-
-
-@dataclass(frozen=True, slots=True)
-class PaceOff:
-    """The putts stop short of the pace planned, or run past it; no cause is named for it."""
-
-    pace: Pace
-
-    @property
-    def word(self) -> Word:
-        level = self.pace.level
-        return "open" if level is None or level.call is None else level.call.word
-
-
-@dataclass(frozen=True, slots=True)
-class GroundOff:
-    """So many missed though they started inside the window, at good pace, on level ground."""
-
-    times: int
-    of: int
-    word: Word = "open"
-
-
-@dataclass(frozen=True, slots=True)
-class MissedSide:
-    """Misses lie to one side; `unread`: of these the start was not read."""
-
-    side: Side
-    times: int
-    of: int
-    unread: int
-    word: Word = "open"
-
-
-@dataclass(frozen=True, slots=True)
-class Grows:
-    """The starts go with the length, and no cause of it is named."""
-
-    growth: Growth
-
-    @property
-    def word(self) -> Word:
-        return self.growth.call.word
-
-
-@dataclass(frozen=True, slots=True)
-class Joined:
-    """Two things go together, putt by putt."""
-
-    together: GoesWith
-
-    @property
-    def word(self) -> Word:
-        return self.together.word
-
-
-@dataclass(frozen=True, slots=True)
-class Wide:
-    """The spread of the starts is wide for the level, and no cause of it is named.
-
-    toe : to which side the starts go the further towards the toe the ball is struck; "neither" where that is not sure
-    """
-
-    starts: Starts
-    toe: Side = "neither"
-    word: Word = "open"
-
-
-@dataclass(frozen=True, slots=True)
-class Nothing:
-    """The starts are nothing to mend."""
-
-    starts: Starts
-    word: Word = "none"
-
-
-@dataclass(frozen=True, slots=True)
-class Open:
-    """Nothing is sure enough to say first; `starts`, where they were read; `read`: something was."""
-
-    starts: Starts | None
-    read: bool
-    word: Word = "open"
-
-
-Chosen = (
-    LineFirst
-    | Cause_
-    | PutRight
-    | Differs
-    | Grows
-    | Off
-    | Joined
-    | PaceOff
-    | GroundOff
-    | MissedSide
-    | Wide
-    | Nothing
-    | Open
-)
 
 
 def chosen(
@@ -251,56 +92,12 @@ def chosen(
         said.append(Wide(starts, _with_strike(case)))
     if found.nothing and starts is not None and rig is None and not case.line_first:
         said.append(Nothing(starts))
+    far = None if starts is None or found.grows else tail_of(starts.level, case.own)
+    if starts is not None and far is not None and not case.line_first:
+        said.append(FarOff(far, starts.level))
     if not said:
         said.append(Open(starts, bool(case.ledger.quantities)))
-    return tuple(_asked_first(said, asked))
-
-
-_READ_IN: Final[dict[Cause, tuple[str, ...]]] = {
-    "perception": ("looks_straight", "first_look"), "ball_mark": ("mark", "to_mark"),
-    "face_aim": ("face", "address", "to_mark"), "face_at_impact": ("impact", "turned"), "path": ("path", "path_back"),
-    "strike": ("strike", "strike_high"), "movement": ("still",), "distance": ("start",), "guide": ("start",),
-}  # fmt: skip
-"""In which quantities a cause is read; of read and pace its kind says."""
-_PACE: Final = ("roll_past", "stopped")
-
-
-def _tells(it: Chosen) -> tuple[str, ...]:
-    """Which quantities a thing that is said tells."""
-    match it:
-        case Cause_() if it.finding.cause == "read_and_pace":
-            return _PACE if it.finding.kind == "pace" else ("read",)
-        case Cause_():
-            return _READ_IN.get(it.finding.cause, ())
-        case Differs():
-            return (it.difference.quantity.name,)
-        case Off():
-            return (it.level.quantity.name,)
-        case Grows():
-            return ("start",)
-        case Joined():
-            return (it.together.quantity,)
-        case PaceOff():
-            return _PACE
-        case _:
-            return ()
-
-
-def _asked_first(said: list[Chosen], asked: Sequence[str]) -> list[Chosen]:
-    """What was asked, and is answered at least likely, before what else was found (account 2): what a comparison was
-    begun for, then what the golfer came with. The line's own doubt stays before all."""
-
-    def rank(it: Chosen) -> int:
-        if isinstance(it, LineFirst):
-            return -1
-        if it.word not in ("likely", "clear"):
-            return len(asked) + 1
-        if isinstance(it, Differs) and it.is_asked:
-            return 0
-        places = [1 + asked.index(name) for name in _tells(it) if name in asked]
-        return min(places, default=len(asked) + 1)
-
-    return sorted(said, key=rank)
+    return tuple(asked_first(said, asked))
 
 
 def _differing(told: Compared) -> Iterable[Differs]:

@@ -3,12 +3,12 @@
 from typing import Final
 
 from .chain_picture import READ_AS, LinkName, LinkShown
-from .chosen import Cause_, GroundOff, Grows, LineFirst, MissedSide, Nothing, Off, PaceOff, PutRight, Wide
 from .finding import Cause, Finding
 from .judged import LessonJudged
 from .pictures.drawn import inside
 from .pictures.picture import Picture, Say
 from .ranked import RULES
+from .said import Cause_, GroundOff, Grows, LineFirst, MissedSide, Nothing, Off, PaceOff, PutRight, Wide
 
 _LINKS: Final[frozenset[Cause]] = frozenset(("ball_mark", "face_aim", "face_at_impact", "path"))
 """Drawn best among the other links, as the chain."""

@@ -12,12 +12,13 @@ from ..claims.together import GoesWith, goes_together
 from ..ledger.entry import Ledger
 from .case import Case
 from .chain_picture import Chain, chain_of
-from .chosen import Chosen, chosen
+from .chosen import chosen
 from .finding import Cause
 from .guards import Guard, guards
 from .misses import Miss, misses
 from .next_check import Check, check_for, checks
 from .ranked import Findings, judged
+from .said import Chosen
 
 
 @dataclass(frozen=True, slots=True)

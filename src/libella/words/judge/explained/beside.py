@@ -9,7 +9,8 @@ from ....core.judge.explained.line import LineExplained
 from ....core.measure.units import Units
 from ...shared.counts import counted
 from ...shared.days import day_after
-from ..claims import further, sized
+from ..claims import sized
+from ..differences import further
 from ..golfers_line import line_name, lines_said, more_blocks_said
 from .claim import plain, rule_said
 from .opened import OpenedWords, ReadingWords, signed

@@ -21,8 +21,9 @@ from ....core.judge.ledger.quantity import Quantity, quantity
 from ....core.measure.side import side_of
 from ....core.measure.units import Units, degrees, tape
 from ...shared.counts import counted
-from ..claims import claim_name, difference_said, level_said, quantity_name, share_said
+from ..claims import claim_name, level_said, quantity_name, share_said
 from ..comparison import group_name
+from ..differences import difference_said
 from ..findings import cause_said, fact_said, missing_said
 from ..putts import growth_said, pace_said
 from . import claim as claims

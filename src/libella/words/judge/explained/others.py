@@ -7,7 +7,8 @@ from ....core.judge.explained.growth import GrowthExplained
 from ....core.judge.explained.pair import PairExplained
 from ....core.measure.units import Units, tape
 from ...shared.counts import counted
-from ..claims import category_name, further, side_name, sized
+from ..claims import category_name, side_name, sized
+from ..differences import further
 from .claim import plain, rule_said, sums_said
 
 _FINE = 0.05
