@@ -78,3 +78,13 @@ def test_a_line_that_was_laid_and_proved_anew_is_what_is_read_on(coach):
     body = {"lesson_id": told.id, "link": "face", "cue": "line", "aided": False, "planned": 5, "kind": None}
     coach.put(f"/aim-series/{id}", **body | {"started_at": told.now()})
     assert coach.get(f"/lessons/{told.id}/aim")["sheets"][-1]["series"]["station_id"] == gate
+
+
+def test_a_line_that_would_settle_what_was_read_is_proved_first(coach):
+    told = Told(coach)
+    board = told.lay(proof=None)
+    told.ruler(told.block(board, 10, ["strike"]), [0, 5, -5, 10, 0, -10, 5, 0, -5, 5], [{"strike": "toe"}] * 10)
+    first = coach.get(f"/lessons/{told.id}/findings")["next"][0]
+    assert first["name"] == "second_proof", first
+    coach.put(f"/stations/{board}/proof", **{"way": "string", "measured": [{"at_m": 1.0, "beside_m": 0.0}] * 2})
+    assert coach.get(f"/lessons/{told.id}/findings")["next"][0]["name"] != "second_proof"

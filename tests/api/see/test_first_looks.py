@@ -37,3 +37,14 @@ def test_a_test_begun_by_mistake_is_left_and_nothing_of_it_counts(coach):
     assert coach.put(f"/sight-tests/{id}/left")["tests"] == []
     assert coach.get(f"/lessons/{lesson['id']}")["sight"] == "Nothing asked yet."
     assert len(coach.put(f"/sight-tests/{id}/left", left=False)["tests"][0]["trials"]) == 1
+
+
+def test_what_looked_straight_from_where_nobody_can_putt_says_so(coach):
+    lesson = coach.lesson()
+    for lever, looks, playable in ((None, "right", None), ("behind", "straight", False)):
+        for _ in range(5):
+            told = {"lever": lever, "way": "minus", "looks": looks, "playable": playable}
+            coach.put(f"/first-looks/{uuid6.uuid7()}", lesson_id=lesson["id"], taken_at=now(), **told)
+    page = coach.get(f"/lessons/{lesson['id']}/findings")
+    assert "looks straight 5 of 5 against 0 of 5" in page["headline"]
+    assert page["headline"].endswith("not playable.")

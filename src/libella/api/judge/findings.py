@@ -215,8 +215,10 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     whole = findings.judge_whole(desk, id)
     it, hand = whole.judged, whole.ledger.hand
     answers = {one.cause: one for one in whole.answers}
-    out = [_finding(it, one, hand, answers.get(one.cause), units) for one in it.findings.ranked]
-    told = zip(out, it.findings.ranked, strict=True)
+    # That the starts go with the length is told as the claim it is: its cost is no second sentence about it.
+    ranked = [one for one in it.findings.ranked if one.kind != "grows"]
+    out = [_finding(it, one, hand, answers.get(one.cause), units) for one in ranked]
+    told = zip(out, ranked, strict=True)
     first = [one for one, of in told if of.is_named or one.answer or (of.hinted and not of.explained_by)]
     labels = {one.name: lesson_words.ray_said(one) for one in it.chain.links}
     headline = chosen_words.headline_said(it.chosen, hand, units)

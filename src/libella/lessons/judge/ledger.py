@@ -222,7 +222,9 @@ def _first_looks(desk: Desk, lesson_id: UUID) -> Iterable[Batch]:
     for place, told in by_place.items():
         events = tuple(Event(id, {"first_look": look.looks}) for id, look, _ in told)
         levels = levels_of({"set_up": place})
-        yield Batch(f"first:{place}", "see", day_of(told[0][2]), events, levels, place, str(lesson_id))
+        said = [look.playable for _, look, _ in told if look.playable is not None]
+        last = said[-1] if said else None
+        yield Batch(f"first:{place}", "see", day_of(told[0][2]), events, levels, place, str(lesson_id), playable=last)
 
 
 def _entry(name: str, value: float | str) -> Interval | str:

@@ -161,6 +161,9 @@ def _chosen(it: Reading) -> None:
     told += [PutRight(a_finding("rig", "clear", "left"), found) for found in (few, Findings((), starts[0]))]
     for one in comparisons():
         told += [Differs(replace(one, id=id), *it) for id, it in product(("", "it"), one.named[:2])]
+        for group, difference in one.named[:1]:
+            seen = replace(group, batches=tuple(replace(it, playable=False) for it in group.batches))
+            told.append(Differs(one, seen, difference))
     for level in levels_read():
         told.append(Off(level))
     for start in starts:

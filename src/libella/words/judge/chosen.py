@@ -73,7 +73,9 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
         case Differs():
             said = difference_said(it.difference, hand, units)
             dose = f"; {shift_said(it.dose, hand, units)}" if it.dose is not None else ""
-            return f"“{group_name(it.group)}” against “{group_name(it.compared.first)}”: {said}{dose}."
+            # A place nobody can putt from is no way to putt, whatever a line looks like there.
+            played = "; not playable" if it.group.unplayable else ""
+            return f"“{group_name(it.group)}” against “{group_name(it.compared.first)}”: {said}{dose}{played}."
         case Off():
             return _off(it, hand, units)
         case Grows():

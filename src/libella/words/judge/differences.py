@@ -90,6 +90,8 @@ def _shares_apart(it: Difference) -> str:
     said = f"{category} {other.times(wanted)} of {other.of} against {one.times(wanted)} of {one.of}"
     if name == "still" and wanted == "nothing":
         said = f"nothing moved in {other.times(wanted)} of {other.of} against {one.times(wanted)} of {one.of}"
+    elif name == "first_look":
+        said = f"looks {said}"
     elif name not in ("holed", "missed_side", "stopped", "first_look"):
         said = f"{quantity_name(name).lower()}: {said}"
     if it.call.names_direction:

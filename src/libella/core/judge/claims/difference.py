@@ -91,6 +91,11 @@ class Group:
     batches: tuple[Batch, ...]
     levels: Levels = ()
 
+    @property
+    def unplayable(self) -> bool:
+        """The golfer can't putt so."""
+        return any(it.playable is False for it in self.batches)
+
 
 def differences(first: Group, second: Group, by: Weighing, *, among: int = 1) -> tuple[Difference, ...]:
     """Every quantity found out in both groups, in the order of the first.

@@ -8,9 +8,10 @@ from typing import Final, Literal, get_args
 
 import numpy as np
 
-from ...estimate.kind import Split
+from ...estimate.kind import Split, allowed
 from ...estimate.posterior import Floats
 from ...opinions.held import Opinion
+from ..claims.level import chances_of, shared_of
 from ..ledger.entry import FEWEST_STARTS
 from .case import Case
 from .finding import Cause, Finding
@@ -141,6 +142,8 @@ def _pressing(case: Case, ranked: Sequence[Finding]) -> set[CheckName]:
     ledger = case.ledger
     if case.line_first:
         return {"second_proof"}
+    if any(_settled_by_proof(case, name) for name in _ON_LINE):
+        return {"second_proof"}
     level = case.level("start")
     if level is not None and not level.is_sized and (level.is_named or isinstance(level.kind, Split)):
         # The rig can't say how far: more of the same tell nothing more.
@@ -161,6 +164,19 @@ def _pressing(case: Case, ranked: Sequence[Finding]) -> set[CheckName]:
     if seen and not ledger.count("looks_straight"):
         return {"what_looks_straight"}
     return set()
+
+
+_ON_LINE: Final = ("start", "face", "mark", "looks_straight", "address", "impact")
+
+
+def _settled_by_proof(case: Case, name: str) -> bool:
+    """It is likely already, or would be likely or nothing to mend were its line proved: two minutes settle it."""
+    it = case.level(name)
+    if it is None or it.proved or not it.enough or it.raw is None:
+        return False
+    post = it.raw.blurred(shared_of(case.ledger.main(name), name, but=("line",)))
+    chances = chances_of(post, it.quantity, it.against, case.weighing, proved=True)
+    return it.is_named or (chances is not None and allowed(chances.call(can_be_clear=True), it.kind).word != "open")
 
 
 def check_for(it: Finding, among: Sequence[Check]) -> Check | None:

@@ -139,6 +139,8 @@ class Batch:
     voided: int = 0
     comparison: str = ""
     turn: int = 0
+    playable: bool | None = None
+    """Of a place of the head or the ball: whether the golfer can putt from there; None where nobody said."""
 
     @property
     def place(self) -> Place:
