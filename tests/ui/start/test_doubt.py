@@ -48,9 +48,9 @@ def test_a_block_is_called_otherwise_and_its_cue_said_while_it_runs(page: Page):
 
 def test_a_word_of_the_job_opens_by_a_tap_and_gives_the_focus_back(page: Page):
     own_lesson(page, "Wondering Golfer")
-    start_block(page, putts=3)
+    start_block(page, "Ruler board", putts=3)
     for n in range(3):
-        page.locator("[data-zone='clean']").tap()
+        page.keyboard.press("0")
         expect(page.get_by_role("list", name="Putts, newest first").get_by_role("listitem")).to_have_count(n + 1)
     expect(page.locator("[data-link='saved']")).to_be_visible()
     page.keyboard.press("j")

@@ -371,10 +371,10 @@ def test_units_and_light_are_remembered(page: Page):
     page.goto("/")
     page.get_by_role("button", name="change the units").click()
     page.get_by_role("button", name="change the light").click()
-    expect(page.get_by_text(re.compile(r"About [\d.]+ in at the hole")).first).to_be_visible()
+    expect(page.get_by_text(re.compile(r"· \d+ ft \d")).first).to_be_visible()
     page.reload()
     expect(page.locator("html[data-light=dim]")).to_be_attached()
-    expect(page.get_by_text(re.compile(r"About [\d.]+ in at the hole")).first).to_be_visible()
+    expect(page.get_by_text(re.compile(r"· \d+ ft \d")).first).to_be_visible()
 
 
 def test_a_lesson_is_ended_opened_again_and_voided(page: Page):

@@ -47,7 +47,7 @@ class AimWords:
 def aim_words(it: AimFound, units: Units) -> AimWords:
     """A set as it is read."""
     unproved = "" if it.proved or it.summary is None else " The line is not proved."
-    return AimWords(_headline(it), _meaning(it, units) + unproved, _doubt(it) if it.is_sized else "")
+    return AimWords(_headline(it), _meaning(it, units) + unproved, _doubt(it))
 
 
 def aim_brief(it: AimFound) -> str:
@@ -103,6 +103,8 @@ def _meaning(it: AimFound, units: Units) -> str:
 def _doubt(it: AimFound) -> str:
     if it.summary is None:
         return ""
+    if not it.is_sized:
+        return lessened_words(it.lessened).strip()
     bias, spread = it.summary.bias, it.summary.spread
     return (
         f"Between {sided(bias.low)} and {sided(bias.high)}; one set-down from the next {spread.value:.1f}° "

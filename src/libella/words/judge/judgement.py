@@ -59,7 +59,7 @@ def judgement_words(it: Judgement, station: Station, occasion: Occasion, units: 
         meaning=_meaning(it, station, occasion, units) + ("" if it.is_sized or it.summary is None else _FAR) + unproved,
         allows=allows(station, units) if occasion.hole else _no_hole(station, occasion, units),
         chance=_chance(it.summary, occasion) if it.is_sized else "",
-        doubt=_doubt(it.summary, occasion) + lessened_words(it.lessened) if it.is_sized else "",
+        doubt=((_doubt(it.summary, occasion) if it.is_sized else "") + lessened_words(it.lessened)).strip(),
         gains=tuple(_gain(one, station.putt) for one in it.gains),
         prior=f"{prior_words(START())} {LAPSE_SHARE * 100:g} % of putts are taken for mishits.",
         read=_against_the_read(it.summary, station),

@@ -6464,6 +6464,18 @@ export interface components {
              * @description how sure it is that it lies off; null where nobody judges it
              */
             word: ("clear" | "likely" | "none" | "open") | null;
+            /**
+             * Kind
+             * @description what its readings can show, and so what may be said of it
+             * @enum {string}
+             */
+            kind: "sided" | "split" | "bounded" | "within" | "sized" | "share";
+            /**
+             * Side
+             * @description to which side it lies, as far as its readings say one
+             * @enum {string}
+             */
+            side: "left" | "right" | "neither";
             /** Count */
             count: number;
             /** @description of a level in degrees or of where the eyes are */

@@ -62,9 +62,12 @@ class Differs:
 
     @property
     def is_asked(self) -> bool:
-        """It answers what its comparison was begun for."""
-        asked = asked_of(self.compared.question, self.compared.of)
-        return bool(self.compared.id) and self.difference.quantity.name == asked
+        """It answers what its comparison was begun for: that quantity, and of it what was asked."""
+        it, question = self.difference, self.compared.question
+        if not self.compared.id or it.quantity.name != asked_of(question, self.compared.of):
+            return False
+        call = {"spread": it.steadier, "window": it.inside[1] if it.inside else None}.get(question, it.call)
+        return call is not None and call.names_direction
 
     @property
     def word(self) -> Word:
