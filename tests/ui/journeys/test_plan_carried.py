@@ -111,7 +111,9 @@ def test_the_sheet_that_proves_stays_open_while_the_lesson_is_judged_anew(page: 
     page.keyboard.press("3")
     expect(page.locator("[data-count]")).to_contain_text("Putt 2")
     step(page, "Judge")
-    expect(page.get_by_text("Nothing to judge yet").first).to_be_attached()
+    # It was tapped: it is on its way, and nobody is told that there is nothing.
+    expect(page.get_by_text("What was read is coming…", exact=True)).to_be_visible()
+    expect(page.get_by_text("Nothing to judge yet")).to_have_count(0)
     until(page, lambda: held)
     held[0].continue_()
     page.unroute("**/api/readings/*")

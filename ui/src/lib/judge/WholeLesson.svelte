@@ -2,6 +2,7 @@
 <script lang="ts">
   import Cautions from '$lib/keep/Cautions.svelte'
   import type { Shapes } from '$lib/data/client'
+  import { outbox } from '$lib/data/outbox.svelte'
   import Said from '$lib/base/Said.svelte'
   import SchoolsHere from '$lib/schools/SchoolsHere.svelte'
   import BlockSwitch from '$lib/start/BlockSwitch.svelte'
@@ -28,6 +29,8 @@
   // What this golfer wants to see first is a school's to say; one picture where nobody said.
   const schools = schoolsQuery(() => ({ lesson: id }))
   const numbersFirst = $derived((schools.data?.settings.first ?? 'picture') !== 'picture')
+  /** What this page has is older than what was read: some of that is still on its way. */
+  const coming = $derived(outbox.waiting.length > 0 || found.isFetching)
   const read = $derived(Boolean(it && (it.read.length || it.first.length)))
 </script>
 
@@ -59,6 +62,10 @@
               </li>{/if}
           </ul>{/if}
         <Unsorted lessonId={id} golferId={sheet.golfer.id} names={it.unsorted} />
+        {#if outbox.waiting.length}<p class="mt-1 text-faded" data-coming role="status">
+            Judged without {outbox.waiting.length === 1 ? 'one that is' : `${outbox.waiting.length} that are`} still on the
+            way.
+          </p>{/if}
         {#if it.rules_changed}<p class="mt-1 text-faded" data-rules-changed>{it.rules_changed}</p>{/if}
         {#if numbersFirst}{@render wasRead()}{@render picture()}{:else}{@render picture()}{/if}
         {#if it.first.length}
@@ -111,6 +118,9 @@
           >
           {#each it.more as one (one.cause)}<FindingRow lessonId={id} golfer={sheet.golfer} finding={one} />{/each}
         </details>
+      {:else if coming}
+        <!-- What was tapped a moment ago is not nothing: it is judged as soon as it is there. -->
+        <Coming page what="What was read" />
       {:else}
         <h1 class="wide text-2xl">Nothing to judge yet</h1>
         <p class="mt-2 text-lg">Whatever is read in any step is judged here: what looks straight, set-downs, putts.</p>

@@ -45,8 +45,16 @@
   const putts = $derived(block ? validOf(puttsOf(block.id, block.readings)).length : 0)
   const unsent = $derived(outbox.away && outbox.waiting.length > 0)
   const stale = $derived(recording && judgedWith !== null && Boolean(block?.putts) && putted !== judgedWith)
+  /** What was tapped a moment ago is not nothing. */
+  const coming = $derived(outbox.waiting.length > 0 && found.data?.read.length === 0)
   const judged = $derived(
-    unsent ? 'Judged anew with the network.' : stale ? 'Judged anew when it is opened.' : (found.data?.headline ?? '')
+    unsent
+      ? 'Judged anew with the network.'
+      : stale
+        ? 'Judged anew when it is opened.'
+        : coming
+          ? 'What was read is coming.'
+          : (found.data?.headline ?? '')
   )
   const brief = $derived(sheet?.brief)
   /** Each step with what it came to, and the same in at most twelve characters, where there is no room for more. */
