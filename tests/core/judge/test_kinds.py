@@ -1,6 +1,7 @@
 """What readings can show, and no more: the kinds of claims (account 1)."""
 
 import math
+from dataclasses import replace
 
 import pytest
 
@@ -8,11 +9,15 @@ from libella.core.estimate.kind import SIZED, Bounded, Sided, Split, Within, kin
 from libella.core.golfer.band import usual_band
 from libella.core.green.putt import Putt
 from libella.core.green.usual import USUAL, usual_mix
+from libella.core.instruments import lay
 from libella.core.judge.claims.difference import Group, difference
 from libella.core.judge.claims.level import Weighing, level_of
+from libella.core.judge.judgement import Occasion, further
 from libella.core.judge.ledger.entry import Batch, Event, Putted
 from libella.core.measure.interval import Interval
 from libella.core.measure.window import Window
+from libella.core.set.proof import NOT_PROVED
+from libella.core.set.station import Station
 from libella.words.judge.claims import level_said
 from libella.words.judge.differences import difference_said
 
@@ -56,6 +61,14 @@ def test_what_is_open_to_one_side_is_never_nothing_to_mend(touched):
     near = Interval(0.05, math.inf)
     level = starts([near] * touched + [CLEAN] * (10 - touched))
     assert isinstance(level.kind, Bounded) and level.call is not None and level.call.word != "none"
+
+
+def test_no_number_of_more_putts_is_promised_on_a_rig_that_cannot_say_it():
+    gate = lay("peg_gate", {})
+    station = Station(Putt(2.5, 0.35, 10), gate, replace(NOT_PROVED, way="string"))
+    both = [LEFT] * 4 + [RIGHT] * 4
+    found = further(both, station, Occasion("right"), planned=8)
+    assert found is not None and found.putts is None and found.call.word == "open"
 
 
 def test_one_wide_zone_is_nothing_to_mend_only_inside_the_window():

@@ -185,7 +185,11 @@ def further(readings: Sequence[Interval], station: Station, occasion: Occasion, 
     if not readings or len(readings) < planned or not station.rig.reads_start:
         return None
     it = _Weighed(readings, station, occasion)
-    call = it.verdict(proved=station.proof.proves_line)
+    kind = kind_of(readings, station.putt.window)
+    call = allowed(it.verdict(proved=station.proof.proves_line), kind)
+    if call.word == "open" and not isinstance(kind, Sized):
+        # However many more of the same: this rig can't say it.
+        return Further(call, None)
     if call.word == "likely" and not station.proof.proves_line:
         return Further(call, None, needs_proof=True)
     post = post_of(readings, START(), station.noise_deg)

@@ -2,6 +2,7 @@
 and the same for the golfer's own screen."""
 
 from collections.abc import Sequence
+from dataclasses import replace
 from typing import Final
 
 from ...core.certainty.estimate import Estimate
@@ -103,7 +104,7 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
             if it.starts is not None and it.starts.level.is_sized:
                 return f"Can't tell yet: starts {_where(it.starts)}."
             if it.starts is not None:
-                said = level_said(it.starts.level, hand, units)
+                said = level_said(replace(it.starts.level, call=None), hand, units)
                 return f"Can't tell yet: starts {inside(said)}"
             return "Can't tell yet." if it.read else "Nothing to judge yet."
 

@@ -56,7 +56,7 @@ def judgement_words(it: Judgement, station: Station, occasion: Occasion, units: 
         counts=_counts(it.counts, marks_of(station.putt, occasion)),
         headline=_headline(it),
         size=_size(it.summary, station, occasion, units) if it.is_sized else "",
-        meaning=_meaning(it, station, occasion, units) + ("" if it.is_sized or it.summary is None else _FAR) + unproved,
+        meaning=_meaning(it, station, occasion, units) + (_FAR if _is_short(it) else "") + unproved,
         allows=allows(station, units) if occasion.hole else _no_hole(station, occasion, units),
         chance=_chance(it.summary, occasion) if it.is_sized else "",
         doubt=((_doubt(it.summary, occasion) if it.is_sized else "") + lessened_words(it.lessened)).strip(),
@@ -79,6 +79,12 @@ def _headline(it: Judgement) -> str:
     if it.verdict is None:
         return f"So far {least}{of}."
     return _here(f"{least[0].upper()}{least[1:]}{of}, {WORDS[it.verdict.word]}.", it)
+
+
+def _is_short(it: Judgement) -> bool:
+    """Its rig can't say what would be worth knowing."""
+    settled = it.verdict is not None and it.verdict.word == "none"
+    return it.summary is not None and not it.is_sized and not settled
 
 
 def _word(it: Judgement) -> str:

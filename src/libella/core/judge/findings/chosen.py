@@ -93,7 +93,7 @@ def chosen(
     if found.nothing and starts is not None and rig is None and not case.line_first:
         said.append(Nothing(starts))
     far = None if starts is None or found.grows else tail_of(starts.level, case.own)
-    if starts is not None and far is not None and not case.line_first:
+    if starts is not None and far is not None and not starts.call.names_direction and not case.line_first:
         said.append(FarOff(far, starts.level))
     if not said:
         said.append(Open(starts, bool(case.ledger.quantities)))

@@ -17,6 +17,10 @@ def find(case: Case) -> Finding:
     read = max(ledger.count(name) for name in ("face", "to_mark", "address"))
     missing = needs(("set_downs", read, SET_DOWNS))
     face, address, to_mark = (case.level(name) for name in ("face", "address", "to_mark"))
+    told = [it for it in (face, address, to_mark) if it is not None]
+    if told and not any(it.is_sized for it in told):
+        # Words tell a side and no size: then what it costs stays a question.
+        missing = missing or needs(("aims_deg", 0, SET_DOWNS))
     facts: list[Fact] = []
     shown: tuple[tuple[FactCode, Level | None], ...] = (
         ("aim_off", face),
