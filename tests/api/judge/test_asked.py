@@ -38,3 +38,20 @@ def test_what_was_asked_and_is_not_known_yet_does_not_come_before_what_is(coach)
     )
     coach.put(f"/lessons/{told.id}/complaint", misses=[], felt="strike")
     assert "Starts 1.5° right" in coach.get(f"/lessons/{told.id}/findings")["headline"]
+
+
+def test_natural_set_downs_and_aided_ones_are_two_ways_and_what_clearly_differs_is_said(coach):
+    told = Told(coach)
+    told.lay()
+    told.angles("face", [1.6, 1.4, 1.5, 1.7, 1.3, 1.5, 1.6, 1.4])
+    told.angles("face", [0.1, -0.1, 0.0, 0.2, -0.1, 0.0, 0.1, 0.0], aided=True)
+    page = coach.get(f"/lessons/{told.id}/findings")
+    [said] = [it for it in [page["headline"], *page["also"]] if "against" in it]
+    assert "face at address 1.5° further left" in said and said.endswith("clear, now nothing to mend."), said
+    # Alike both ways: nothing is said of it.
+    alike = Told(coach)
+    alike.lay()
+    for aided in (False, True):
+        alike.angles("face", [0.6, 0.4, 0.5, 0.7, 0.3, 0.5, 0.6, 0.4], aided=aided)
+    page = coach.get(f"/lessons/{alike.id}/findings")
+    assert not [it for it in [page["headline"], *page["also"]] if "against" in it]

@@ -76,7 +76,7 @@ def chosen(
     told_of.update(it.cause for it in named)
     said += _offs(case, found, levels, told_of)
     said += [Joined(it) for it in joined]
-    said += _tried(case)
+    said += [*_set_down(case), *_tried(case)]
     if case.pace is not None and not any(it.cause == "read_and_pace" for it in named):
         pace = PaceOff(case.pace)
         if pace.word in ("clear", "likely") and case.pace.putts >= FEWEST_STARTS:
@@ -130,6 +130,22 @@ def _beside_usual(case: Case, batches: Iterable[Batch], of: str, *, among: int |
     others = [Group(batches[0].label, tuple(batches), levels) for levels, batches in groups.items()]
     found = tuple((it, differences(first, it, case.weighing, among=among or len(others))) for it in others)
     return Compared("", of, "", True, first, found)
+
+
+def _set_down(case: Case) -> list[Differs]:
+    """Ways of setting down beside the usual one, with an aid in view say, not planned in turns: what is clear of each.
+
+    Nobody asked for it, and so many are beside it that a "likely" would be one of chance's.
+    """
+    downs = [it for it in case.ledger.batches if it.step == "aim" and not it.comparison]
+    told = _beside_usual(case, downs, "aim")
+    named = [] if told is None else [(told, *one) for one in told.named]
+    best: dict[Levels, Differs] = {}
+    for whole, group, difference in named:
+        found = Differs(whole, group, difference)
+        if found.word == "clear":
+            best.setdefault(group.levels, found)
+    return list(best.values())
 
 
 def _tried(case: Case) -> list[Differs]:
