@@ -52,7 +52,7 @@ class ClaimOut(BaseModel):
                 name=claim_name(it),
                 words=level_said(it, hand, units),
                 word=it.call.word if it.call else None,
-                kind=_KINDS[type(it.kind)],
+                kind=kind_name(it.kind),
                 side=_side(it),
                 count=it.count,
                 vial=it.vial if drawn else None,
@@ -84,6 +84,11 @@ _KINDS: Final[dict[type[Kind], KindName]] = {
     Within: "within",
     Sized: "sized",
 }
+
+
+def kind_name(kind: Kind) -> KindName:
+    """A kind by the name it is sent under."""
+    return _KINDS[type(kind)]
 
 
 def _side(it: Level) -> Side:

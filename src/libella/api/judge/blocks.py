@@ -35,7 +35,7 @@ from ...words.set.station import station_words
 from ...words.shared.plain import put
 from ...words.start.ladder import rung_words
 from ..base.notes import NoteOut
-from ..base.read import ClaimOut
+from ..base.read import ClaimOut, KindName, kind_name
 from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, InUnits, as_kept
 from ..start.blocks import BlockKept, ReadingOut
@@ -93,6 +93,7 @@ class JudgementOut(BaseModel):
     final: bool
     summary: Summary | None
     verdict: Verdict | None
+    kind: KindName = Field(description="what its readings can show")
     counts: str
     headline: str
     size: str
@@ -262,6 +263,7 @@ def _judgement(it: Judgement, said: JudgementWords) -> JudgementOut:
         final=it.final,
         summary=it.summary,
         verdict=it.verdict,
+        kind=kind_name(it.kind),
         counts=said.counts,
         headline=said.headline,
         size=said.size,

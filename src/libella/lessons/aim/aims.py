@@ -41,10 +41,10 @@ from ..golfer.golfers import usual_of
 from ..golfer.schools import schools_of
 from ..lesson.lessons import golfer_in, open_lesson
 from ..lesson.set_up_name import AS_USUAL
-from ..set.plans import laid_id_now, plan_now, read_on
+from ..set.plans import laid_id_now, laid_now, plan_now, read_on
 from ..set.stations import entry_of
 from ..set.tool_zeros import checked_here
-from ..values import KeptAimSeries, KeptLesson, KeptSetDown, value_of, values_of
+from ..values import KeptAimSeries, KeptLesson, KeptSetDown, KeptStation, value_of, values_of
 
 MOST = 80
 FEWEST = 3
@@ -171,7 +171,7 @@ def aim_table(desk: Desk, lesson_id: UUID) -> AimTable:
     with desk.transaction() as session:
         lesson = value_of(KeptLesson, desk.get(session, LessonRow, lesson_id, "lesson"))
         sheets = _sheets(desk, session, lesson)
-        putt, _ = _laid(desk, session, lesson, None)
+        putt, _ = _laid(lesson, laid_now(desk, session, lesson.id))
         tools = _tools(desk, session, lesson, sheets)
     natural = _newest(sheets, "face", aided=False)
     return AimTable(
@@ -222,13 +222,12 @@ def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
     )
     kept = values_of(KeptAimSeries, sets)
     downs = _set_downs(desk, session, [it.id for it in kept])
-    # Most series of a lesson are read on one plan.
-    plans = {it: _laid(desk, session, lesson, it) for it in {row.station_id for row in kept}}
+    plans = {it.id: _laid(lesson, read_on(desk, session, lesson.id, it.station_id, it.started_at)) for it in kept}
     zeros = {it.kept.kind: it.zero for it in checked_here(desk, session, lesson.id)}
     found: list[AimSheet] = []
     for row in kept:
         own = [it for it in downs if it.aim_series_id == row.id]
-        putt, laid = plans[row.station_id]
+        putt, laid = plans[row.id]
         proof = laid.proof if laid else NOT_PROVED
         # Of a line that was never laid nothing is known but that somebody drew it by eye.
         shared = proof.line_deg(laid.rig.station_m if laid else 1.0)
@@ -287,9 +286,8 @@ def _whole(entry: AimEntry) -> dict[str, float]:
     return {} if entry.kind is None else dict(lay(entry.kind, entry.sizes).sizes())
 
 
-def _laid(desk: Desk, session: Session, lesson: KeptLesson, station_id: UUID | None) -> tuple[Putt, Station | None]:
-    """The putt of the plan it was read on; a usual one before anything was laid."""
-    row = read_on(desk, session, lesson.id, station_id)
+def _laid(lesson: KeptLesson, row: KeptStation | None) -> tuple[Putt, Station | None]:
+    """The putt of a plan with its station; a usual putt before anything was laid."""
     laid = entry_of(row).station() if row else None
     return (laid.putt if laid else Putt(2.5, USUAL_PAST_M(), lesson.green_speed_ft)), laid
 

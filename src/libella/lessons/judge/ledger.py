@@ -243,11 +243,12 @@ def _entry(name: str, value: float | str) -> Interval | str:
 
 def _laid_before(desk: Desk, lesson_id: UUID, aims: Sequence[AimSheet]) -> list[Station]:
     """The lines against which something was read at address: set-downs, what looks straight."""
-    set_down = [it.series.station_id for it in aims if it.reads and it.series.link != "to_mark"]
-    asked = [it.test.station_id for it in sights_of(desk, lesson_id) if it.found.trials]
+    set_down = [it.series for it in aims if it.reads and it.series.link != "to_mark"]
+    asked = [it.test for it in sights_of(desk, lesson_id) if it.found.trials]
     with desk.transaction() as session:
-        told = [read_on(desk, session, lesson_id, it) for it in dict.fromkeys((*set_down, *asked))]
-    return [entry_of(it).station() for it in told if it is not None]
+        told = [read_on(desk, session, lesson_id, it.station_id, it.started_at) for it in (*set_down, *asked)]
+    laid = {it.id: it for it in told if it is not None}
+    return [entry_of(it).station() for it in laid.values()]
 
 
 def _second_proof(laid: Sequence[Station]) -> SecondProof | None:

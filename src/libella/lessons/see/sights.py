@@ -43,7 +43,7 @@ from ...store.tables import LessonRow, SightTestRow, SightTrialRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed
 from ..lesson.lessons import open_lesson
-from ..set.plans import laid_id_now, read_on
+from ..set.plans import laid_id_now, plan_now, read_on
 from ..set.stations import entry_of
 from ..set.tool_zeros import zero_here
 from ..values import KeptSightTest, KeptSightTrial, value_of, values_of
@@ -116,7 +116,8 @@ def begin_test(desk: Desk, id: UUID, entry: SightEntry) -> KeptSightTest:
     with desk.transaction() as session:
         open_lesson(desk, session, entry.lesson_id, entry.started_at)
         station_id = laid_id_now(desk, session, entry.lesson_id, entry.station_id)
-        if entry.toward == "start" and _laid(desk, session, entry.lesson_id, station_id)[0].is_level:
+        plan = plan_now(desk, session, entry.lesson_id, station_id) if station_id else None
+        if entry.toward == "start" and (plan is None or entry_of(plan).putt().is_level):
             raise OutOfLimits("toward", "putt_does_not_break")
         told = asdict(entry) | {"position": dict(position_of(entry.position))}
         told.pop("station_id")
@@ -187,7 +188,7 @@ def sight_sheet(desk: Desk, id: UUID) -> SightSheet:
     """One test with what it found and what to ask next."""
     with desk.transaction() as session:
         test = value_of(KeptSightTest, desk.get(session, SightTestRow, id, "test"))
-        return _sheet(test, _trials(desk, session, id), _laid(desk, session, test.lesson_id, test.station_id))
+        return _sheet(test, _trials(desk, session, id), _laid(desk, session, test))
 
 
 def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
@@ -201,9 +202,7 @@ def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
             .order_by(SightTestRow.started_at, SightTestRow.id)
         ).all()
         kept = values_of(KeptSightTest, tests)
-        # Most tests of a lesson are asked on one plan.
-        laid = {it: _laid(desk, session, lesson_id, it) for it in {one.station_id for one in kept}}
-        return [_sheet(it, _trials(desk, session, it.id), laid[it.station_id]) for it in kept]
+        return [_sheet(it, _trials(desk, session, it.id), _laid(desk, session, it)) for it in kept]
 
 
 def told_last(desk: Desk, lesson_id: UUID) -> tuple[SightSheet | None, bool]:
@@ -274,10 +273,11 @@ def _trials(desk: Desk, session: Session, test_id: UUID) -> Sequence[KeptSightTr
     return values_of(KeptSightTrial, session.scalars(query.order_by(SightTrialRow.taken_at, SightTrialRow.id)))
 
 
-def _laid(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None) -> tuple[Putt, LaidRod]:
+def _laid(desk: Desk, session: Session, it: KeptSightTest) -> tuple[Putt, LaidRod]:
     """The putt that is asked about, and how well the rod lies: its own error, and its line's."""
+    lesson_id = it.lesson_id
     zero = zero_here(desk, session, lesson_id, ROD)
-    row = read_on(desk, session, lesson_id, station_id)
+    row = read_on(desk, session, lesson_id, it.station_id, it.started_at)
     if row is None:
         lesson = desk.get(session, LessonRow, lesson_id, "lesson")
         by_eye = LaidRod(zero.right_deg, math.hypot(zero.doubt_deg, BY_EYE_DEG()), proved=False)

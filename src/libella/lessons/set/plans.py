@@ -104,18 +104,14 @@ def laid_id_now(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID 
     return named.id if named else None
 
 
-def read_on(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None) -> KeptStation | None:
-    """The plan that something was read on: the one kept with it. What was read before any was laid is of the first:
-    which line it was nobody else can tell, and no later plan changes it."""
+def read_on(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None, at: datetime) -> KeptStation | None:
+    """The plan that something was read on: the one kept with it, else the one laid last before. What was read before
+    any was laid is of the first: which line it was nobody else can tell, and no later plan changes it."""
     if station_id:
         return plan_now(desk, session, lesson_id, station_id)
-    first = session.scalar(
-        select(StationRow)
-        .where(StationRow.studio_id == desk.studio_id, StationRow.lesson_id == lesson_id)
-        .order_by(StationRow.laid_at, StationRow.id)
-        .limit(1)
-    )
-    return None if first is None else value_of(KeptStation, first)
+    plans = [it.station for it in plans_of(desk, session, lesson_id)]
+    before = [it for it in plans if it.laid_at <= at]
+    return before[-1] if before else plans[0] if plans else None
 
 
 def used_stations(desk: Desk, session: Session, lesson_id: UUID) -> set[UUID]:

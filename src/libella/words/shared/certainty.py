@@ -55,8 +55,12 @@ def open_said(kind: Kind, of: int) -> str:
         case Within():
             return f"{kind.times} of {of} within ± {degrees(kind.reach, 0.01)}"
         case Sided():
-            told = ((kind.left, "left"), (kind.right, "right"), (kind.neither, "straight"))
-            return ", ".join(f"{times} {side}" for times, side in told if times)
+            told = (
+                (kind.left, f"{kind.left} left"),
+                (kind.right, f"{kind.right} right"),
+                (kind.neither, f"{kind.neither} straight"),
+            )
+            return ", ".join(said for times, said in told if times)
         case Bounded(beyond):
             return f"at least {degrees(beyond.edge, 0.01)} {beyond.side} in {beyond.times} of {of}"
         case Sized():

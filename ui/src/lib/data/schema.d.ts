@@ -9138,6 +9138,12 @@ export interface components {
             final: boolean;
             summary: components["schemas"]["Summary"] | null;
             verdict: components["schemas"]["Verdict"] | null;
+            /**
+             * Kind
+             * @description what its readings can show
+             * @enum {string}
+             */
+            kind: "sided" | "split" | "bounded" | "within" | "sized" | "share";
             /** Counts */
             counts: string;
             /** Headline */

@@ -36,7 +36,7 @@ def _tells(it: Chosen) -> tuple[str, ...]:
             return ()
 
 
-def asked_first(said: list[Chosen], asked: Sequence[str]) -> list[Chosen]:
+def asked_first(said: Sequence[Chosen], asked: Sequence[str]) -> tuple[Chosen, ...]:
     """What was asked, and is answered at least likely, before what else was found (account 2): what a comparison was
     begun for, then what the golfer came with. The line's own doubt stays before all."""
 
@@ -50,4 +50,4 @@ def asked_first(said: list[Chosen], asked: Sequence[str]) -> list[Chosen]:
         places = [1 + asked.index(name) for name in _tells(it) if name in asked]
         return min(places, default=len(asked) + 1)
 
-    return sorted(said, key=rank)
+    return tuple(sorted(said, key=rank))

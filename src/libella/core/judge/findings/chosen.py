@@ -15,7 +15,6 @@ from ..claims.tail import tail_of
 from ..claims.together import GoesWith
 from ..ledger.entry import FEWEST_STARTS, Batch, grouped_by_all
 from ..ledger.factors import AS_USUAL, LAID, Levels
-from .asked import asked_first
 from .case import Case
 from .finding import Cause, Finding
 from .misses import Miss
@@ -52,9 +51,8 @@ def chosen(
     missed: Sequence[Miss],
     levels: Sequence[Level],
     joined: Sequence[GoesWith] = (),
-    asked: Sequence[str] = (),
 ) -> tuple[Chosen, ...]:
-    """What is said, first to last; never empty. `asked`: the quantities of what the golfer came with."""
+    """What is said, first to last; never empty."""
     said: list[Chosen] = []
     if case.line_first:
         said.append(_line_first(case, found))
@@ -77,16 +75,7 @@ def chosen(
     said += _offs(case, found, levels, told_of)
     said += [Joined(it) for it in joined]
     said += [*_set_down(case), *_tried(case)]
-    if case.pace is not None and not any(it.cause == "read_and_pace" for it in named):
-        pace = PaceOff(case.pace)
-        if pace.word in ("clear", "likely") and case.pace.putts >= FEWEST_STARTS:
-            said.append(pace)
-    ground = sum(it.reason == "ground" for it in missed)
-    if ground >= _GROUND and not named:
-        said.append(GroundOff(ground, case.pace.putts if case.pace else len(missed)))
-    side = _missed_side(missed)
-    if side is not None:
-        said.append(side)
+    said += _finished(case, named, missed)
     starts = found.starts
     if starts is not None and starts.wide and not named and not found.grows:
         said.append(Wide(starts, _with_strike(case)))
@@ -97,7 +86,21 @@ def chosen(
         said.append(FarOff(far, starts.level))
     if not said:
         said.append(Open(starts, bool(case.ledger.quantities)))
-    return tuple(asked_first(said, asked))
+    return tuple(said)
+
+
+def _finished(case: Case, named: Sequence[Finding], missed: Sequence[Miss]) -> Iterable[Chosen]:
+    """What where the putts finished says by itself."""
+    if case.pace is not None and not any(it.cause == "read_and_pace" for it in named):
+        pace = PaceOff(case.pace)
+        if pace.word in ("clear", "likely") and case.pace.putts >= FEWEST_STARTS:
+            yield pace
+    ground = sum(it.reason == "ground" for it in missed)
+    if ground >= _GROUND and not named:
+        yield GroundOff(ground, case.pace.putts if case.pace else len(missed))
+    side = _missed_side(missed)
+    if side is not None:
+        yield side
 
 
 def _differing(told: Compared) -> Iterable[Differs]:

@@ -10,6 +10,7 @@ from ..claims.pace import Pace
 from ..claims.reads import Claim, Compared, compared, reads
 from ..claims.together import GoesWith, goes_together
 from ..ledger.entry import Ledger
+from .asked import asked_first
 from .case import Case
 from .chain_picture import Chain, chain_of
 from .chosen import chosen
@@ -75,7 +76,7 @@ def judge_lesson(ledger: Ledger, planned: Sequence[Planned] = (), asked: Sequenc
     missed = misses(case)
     joined = goes_together(case.putted, ledger.toe_sign)
     return LessonJudged(
-        chosen=chosen(case, found, told, missed, levels, joined, asked),
+        chosen=asked_first(chosen(case, found, told, missed, levels, joined), asked),
         findings=found,
         reads=every,
         compared=told,
