@@ -36,6 +36,8 @@ def test_a_golfer_is_asked_by_keys_and_nothing_shows_until_it_is_shown(page: Pag
     answers(page, 1.25, 14)
     expect(page.locator("[data-vial]")).to_have_count(0)
     expect(page.get_by_text("of true")).to_have_count(0)
+    # What is undone is the last answer that was kept.
+    expect(page.locator("[data-link='saved']")).to_be_visible()
     page.keyboard.press("u")
     expect(page.locator("[data-asked]")).to_have_text("Answer 14")
     answers(page, 1.25, 1)
