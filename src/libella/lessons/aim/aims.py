@@ -41,7 +41,7 @@ from ..golfer.golfers import usual_of
 from ..golfer.schools import schools_of
 from ..lesson.lessons import golfer_in, open_lesson
 from ..lesson.set_up_name import AS_USUAL
-from ..set.plans import laid_id_now, laid_now, plan_now, read_on
+from ..set.plans import laid_id_now, laid_in, laid_now, plan_now
 from ..set.stations import entry_of
 from ..set.tool_zeros import checked_here
 from ..values import KeptAimSeries, KeptLesson, KeptSetDown, KeptStation, value_of, values_of
@@ -222,12 +222,12 @@ def _sheets(desk: Desk, session: Session, lesson: KeptLesson) -> list[AimSheet]:
     )
     kept = values_of(KeptAimSeries, sets)
     downs = _set_downs(desk, session, [it.id for it in kept])
-    plans = {it.id: _laid(lesson, read_on(desk, session, lesson.id, it.station_id, it.started_at)) for it in kept}
+    laid_here = laid_in(desk, session, lesson.id)
     zeros = {it.kept.kind: it.zero for it in checked_here(desk, session, lesson.id)}
     found: list[AimSheet] = []
     for row in kept:
         own = [it for it in downs if it.aim_series_id == row.id]
-        putt, laid = plans[row.id]
+        putt, laid = _laid(lesson, laid_here.read_on(row.station_id, row.started_at))
         proof = laid.proof if laid else NOT_PROVED
         # Of a line that was never laid nothing is known but that somebody drew it by eye.
         shared = proof.line_deg(laid.rig.station_m if laid else 1.0)

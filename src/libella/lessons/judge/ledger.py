@@ -35,7 +35,7 @@ from ..see.eyes import SetUpEyes, eye_sheet
 from ..see.first_looks import LOOK, first_looks
 from ..see.sights import SightSheet, sights_of
 from ..set.bag import bag
-from ..set.plans import plan_now, read_on
+from ..set.plans import laid_in, plan_now
 from ..set.second_readings import ErrorsAt
 from ..set.stations import entry_of
 from ..stand.set_ups import newest_run
@@ -76,7 +76,10 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
     blocks = [block_batch(it, golfer.hand, strokes, expected, errors.at(it.block.started_at)) for it in read]
     usual, tools = usual_of(golfer, schools), bag(desk)
     aims = aim_table(desk, lesson_id).sheets
-    laid = [*_laid_before(desk, lesson_id, aims), *(station_of(it.block) for it in read)] or ([plan] if plan else [])
+    sights = sights_of(desk, lesson_id)
+    laid = [*_laid_before(desk, lesson_id, aims, sights), *(station_of(it.block) for it in read)] or (
+        [plan] if plan else []
+    )
     turns = aim_turns(desk, lesson_id, aims)
     k = [it.block.k for it in sheet.blocks if it.block.k is not None]
     ledger = Ledger(
@@ -86,7 +89,7 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
         k=Estimate(k[-1], k[-1], k[-1]) if k else fit_k(blocks) or schools.settings.k or K_USUAL,
         level=golfer.level,
         band=band,
-        batches=tuple(sorted([*blocks, *others_of(desk, sheet, aims, turns)], key=lambda it: it.day)),
+        batches=tuple(sorted([*blocks, *others_of(desk, sheet, aims, sights, turns)], key=lambda it: it.day)),
         earlier=_earlier(desk, sheet, band.spread_deg["start"]) if earlier else (),
         proof=_second_proof(laid),
         line_deg=_line_deg(laid),
@@ -103,14 +106,17 @@ def _usual_bag(*, electronics: bool) -> frozenset[str]:
 
 
 def others_of(
-    desk: Desk, sheet: LessonSheet, aims: Sequence[AimSheet], turns: Sequence[AimTurns] = ()
+    desk: Desk,
+    sheet: LessonSheet,
+    aims: Sequence[AimSheet],
+    sights: Sequence[SightSheet],
+    turns: Sequence[AimTurns] = (),
 ) -> Iterable[Batch]:
     """What was read before the first putt: set-downs, what looks straight, eyes, first looks, how the golfer stood;
     `turns` name the ways of set-downs, where anybody asks for names."""
     lesson_id = sheet.lesson.id
     named = {one.series.id: name for it in turns for name, one in zip(it.names, it.sheets, strict=True)}
     yield from (series_batch(it, named.get(it.series.id, "")) for it in aims if it.reads)
-    sights = sights_of(desk, lesson_id)
     yield from (_sight(it) for it in sights if it.found.trials)
     eyes = eye_sheet(desk, lesson_id)
     for one in eyes.set_ups:
@@ -145,7 +151,7 @@ def every_batch(
         yield from (block_batch(it, lesson.hand, told, expected_deg, errors.at(it.block.started_at)) for it in valid)
         if not starts_only:
             whole = LessonSheet(lesson, in_lesson(golfer, lesson), sheets)
-            yield from others_of(desk, whole, aim_table(desk, lesson.id).sheets)
+            yield from others_of(desk, whole, aim_table(desk, lesson.id).sheets, sights_of(desk, lesson.id))
 
 
 def series_batch(it: AimSheet, name: str) -> Batch:
@@ -241,12 +247,13 @@ def _entry(name: str, value: float | str) -> Interval | str:
     }[value]
 
 
-def _laid_before(desk: Desk, lesson_id: UUID, aims: Sequence[AimSheet]) -> list[Station]:
+def _laid_before(desk: Desk, lesson_id: UUID, aims: Sequence[AimSheet], sights: Sequence[SightSheet]) -> list[Station]:
     """The lines against which something was read at address: set-downs, what looks straight."""
     set_down = [it.series for it in aims if it.reads and it.series.link != "to_mark"]
-    asked = [it.test for it in sights_of(desk, lesson_id) if it.found.trials]
+    asked = [it.test for it in sights if it.found.trials]
     with desk.transaction() as session:
-        told = [read_on(desk, session, lesson_id, it.station_id, it.started_at) for it in (*set_down, *asked)]
+        plans = laid_in(desk, session, lesson_id)
+    told = [plans.read_on(it.station_id, it.started_at) for it in (*set_down, *asked)]
     laid = {it.id: it for it in told if it is not None}
     return [entry_of(it).station() for it in laid.values()]
 

@@ -43,7 +43,7 @@ from ...store.tables import LessonRow, SightTestRow, SightTrialRow
 from ..desk.desk import Desk
 from ..desk.problem import Closed
 from ..lesson.lessons import open_lesson
-from ..set.plans import laid_id_now, plan_now, read_on
+from ..set.plans import LaidIn, laid_id_now, laid_in, plan_now
 from ..set.stations import entry_of
 from ..set.tool_zeros import zero_here
 from ..values import KeptSightTest, KeptSightTrial, value_of, values_of
@@ -188,7 +188,9 @@ def sight_sheet(desk: Desk, id: UUID) -> SightSheet:
     """One test with what it found and what to ask next."""
     with desk.transaction() as session:
         test = value_of(KeptSightTest, desk.get(session, SightTestRow, id, "test"))
-        return _sheet(test, _trials(desk, session, id), _laid(desk, session, test))
+        return _sheet(
+            test, _trials(desk, session, id), _laid(desk, session, test, laid_in(desk, session, test.lesson_id))
+        )
 
 
 def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
@@ -202,7 +204,8 @@ def sights_of(desk: Desk, lesson_id: UUID) -> list[SightSheet]:
             .order_by(SightTestRow.started_at, SightTestRow.id)
         ).all()
         kept = values_of(KeptSightTest, tests)
-        return [_sheet(it, _trials(desk, session, it.id), _laid(desk, session, it)) for it in kept]
+        laid = laid_in(desk, session, lesson_id)
+        return [_sheet(it, _trials(desk, session, it.id), _laid(desk, session, it, laid)) for it in kept]
 
 
 def told_last(desk: Desk, lesson_id: UUID) -> tuple[SightSheet | None, bool]:
@@ -273,11 +276,11 @@ def _trials(desk: Desk, session: Session, test_id: UUID) -> Sequence[KeptSightTr
     return values_of(KeptSightTrial, session.scalars(query.order_by(SightTrialRow.taken_at, SightTrialRow.id)))
 
 
-def _laid(desk: Desk, session: Session, it: KeptSightTest) -> tuple[Putt, LaidRod]:
+def _laid(desk: Desk, session: Session, it: KeptSightTest, laid: LaidIn) -> tuple[Putt, LaidRod]:
     """The putt that is asked about, and how well the rod lies: its own error, and its line's."""
     lesson_id = it.lesson_id
     zero = zero_here(desk, session, lesson_id, ROD)
-    row = read_on(desk, session, lesson_id, it.station_id, it.started_at)
+    row = laid.read_on(it.station_id, it.started_at)
     if row is None:
         lesson = desk.get(session, LessonRow, lesson_id, "lesson")
         by_eye = LaidRod(zero.right_deg, math.hypot(zero.doubt_deg, BY_EYE_DEG()), proved=False)

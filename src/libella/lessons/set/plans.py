@@ -90,8 +90,10 @@ def laid_now(desk: Desk, session: Session, lesson_id: UUID) -> KeptStation | Non
 
     A plan is laid once something was read on it or its line is proved; one that takes nobody's place is laid as told.
     """
-    plan, used = plan_now(desk, session, lesson_id), used_stations(desk, session, lesson_id)
-    laid = plan
+    plan = plan_now(desk, session, lesson_id)
+    if plan is None or plan.replaces_id is None or entry_of(plan).station().proof.is_proved:
+        return plan
+    laid, used = plan, used_stations(desk, session, lesson_id)
     while laid is not None and laid.id not in used and not entry_of(laid).station().proof.is_proved:
         before = laid.replaces_id
         laid = value_of(KeptStation, desk.get(session, StationRow, before, "station")) if before else None
@@ -104,14 +106,29 @@ def laid_id_now(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID 
     return named.id if named else None
 
 
-def read_on(desk: Desk, session: Session, lesson_id: UUID, station_id: UUID | None, at: datetime) -> KeptStation | None:
-    """The plan that something was read on: the one kept with it, else the one laid last before. What was read before
-    any was laid is of the first: which line it was nobody else can tell, and no later plan changes it."""
-    if station_id:
-        return plan_now(desk, session, lesson_id, station_id)
-    plans = [it.station for it in plans_of(desk, session, lesson_id)]
-    before = [it for it in plans if it.laid_at <= at]
-    return before[-1] if before else plans[0] if plans else None
+@dataclass(frozen=True, slots=True)
+class LaidIn:
+    """The plans of a lesson, oldest first: which of them something was read on."""
+
+    plans: tuple[KeptStation, ...]
+
+    def read_on(self, station_id: UUID | None, at: datetime) -> KeptStation | None:
+        """The plan kept with it, else the one laid last before. What was read before any was laid is of the first:
+        which line it was nobody else can tell, and no later plan changes it."""
+        if station_id:
+            return next(it for it in self.plans if it.id == station_id)
+        before = [it for it in self.plans if it.laid_at <= at]
+        return before[-1] if before else self.plans[0] if self.plans else None
+
+
+def laid_in(desk: Desk, session: Session, lesson_id: UUID) -> LaidIn:
+    """The plans of a lesson."""
+    rows = session.scalars(
+        select(StationRow)
+        .where(StationRow.studio_id == desk.studio_id, StationRow.lesson_id == lesson_id)
+        .order_by(StationRow.laid_at, StationRow.id)
+    )
+    return LaidIn(tuple(values_of(KeptStation, rows)))
 
 
 def used_stations(desk: Desk, session: Session, lesson_id: UUID) -> set[UUID]:
@@ -125,12 +142,7 @@ def used_stations(desk: Desk, session: Session, lesson_id: UUID) -> set[UUID]:
 
 def plans_of(desk: Desk, session: Session, lesson_id: UUID) -> list[Plan]:
     """The plans of a lesson, oldest first."""
-    rows = session.scalars(
-        select(StationRow)
-        .where(StationRow.studio_id == desk.studio_id, StationRow.lesson_id == lesson_id)
-        .order_by(StationRow.laid_at, StationRow.id)
-    )
-    kept = {it.id: it for it in values_of(KeptStation, rows)}
+    kept = {it.id: it for it in laid_in(desk, session, lesson_id).plans}
     used, now = used_stations(desk, session, lesson_id), plan_id_now(desk, session, lesson_id)
     return [
         Plan(it, kept.get(it.replaces_id) if it.replaces_id else None, used=id in used, current=id == now)

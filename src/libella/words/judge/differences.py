@@ -92,7 +92,7 @@ def _shares_apart(it: Difference) -> str:
         said = f"nothing moved in {other.times(wanted)} of {other.of} against {one.times(wanted)} of {one.of}"
     elif name == "first_look":
         said = f"looks {said}"
-    elif name not in ("holed", "missed_side", "stopped", "first_look"):
+    elif name not in ("holed", "missed_side", "stopped"):
         said = f"{quantity_name(name).lower()}: {said}"
     if it.call.names_direction:
         return f"{said}, {WORDS[it.call.word]}"

@@ -142,12 +142,19 @@ def _set_down(case: Case) -> list[Differs]:
     """
     downs = [it for it in case.ledger.batches if it.step == "aim" and not it.comparison]
     told = _beside_usual(case, downs, "aim")
-    named = [] if told is None else [(told, *one) for one in told.named]
+    return _surest(it for it in _every(told) if it.word == "clear")
+
+
+def _every(told: Compared | None) -> Iterable[Differs]:
+    """All that a comparison names, the surest first."""
+    return () if told is None else (Differs(told, group, difference) for group, difference in told.named)
+
+
+def _surest(some: Iterable[Differs]) -> list[Differs]:
+    """Of each way the first."""
     best: dict[Levels, Differs] = {}
-    for whole, group, difference in named:
-        found = Differs(whole, group, difference)
-        if found.word == "clear":
-            best.setdefault(group.levels, found)
+    for it in some:
+        best.setdefault(it.group.levels, it)
     return list(best.values())
 
 
@@ -155,12 +162,7 @@ def _tried(case: Case) -> list[Differs]:
     """Ways of putting that were tried beside the usual one, not planned as a comparison: what is surest otherwise."""
     putted = [it for it in case.ledger.batches if it.putted and not it.comparison and not it.guided]
     told = _beside_usual(case, (it for it in putted if not dict(it.levels).keys() & (LAID | {"unsorted"})), "start")
-    if told is None:
-        return []
-    best: dict[Levels, Differs] = {}
-    for group, difference in told.named:
-        best.setdefault(group.levels, Differs(told, group, difference))
-    return list(best.values())
+    return _surest(_every(told))
 
 
 def _sorted(some: list[Chosen]) -> list[Chosen]:
