@@ -1,6 +1,7 @@
 """No test fails by the machine: the suite three times, each in another order, with two busy processes beside it.
 
-`python -m tests.bench.shuffled [parts…]` tells every test that failed in some run, in which, and ends with how many.
+`python -m tests.bench.shuffled [runs…] [parts…]` tells every test that failed in some run, in which, and ends with how many.
+A run under load takes over an hour: `… 2 3` does the second and third, and what earlier ones found is kept beside the times.
 """
 
 import json
@@ -13,8 +14,9 @@ from contextlib import contextmanager
 from ..conftest import ROOT
 from ..times import KEPT_IN
 
-RUNS = 3
+RUNS = (1, 2, 3)
 BUSY = 2
+FOUND_IN = KEPT_IN.with_name("shuffled.json")
 
 
 @contextmanager
@@ -31,20 +33,25 @@ def busy_beside() -> Iterator[None]:
 
 
 def main() -> int:
-    failed: dict[str, list[int]] = {}
+    asked = sys.argv[1:]
+    runs = [int(it) for it in asked if it.isdigit()] or RUNS
+    parts = [it for it in asked if not it.isdigit()]
+    earlier = FOUND_IN.exists() and runs[0] > 1
+    found: dict[str, list[str]] = json.loads(FOUND_IN.read_text()) if earlier else {}
     with busy_beside():
-        for run in range(1, RUNS + 1):
-            subprocess.run(
-                [str(ROOT / "test"), *sys.argv[1:]], env=os.environ | {"LIBELLA_SHUFFLED": str(run)}, check=False
-            )
+        for run in runs:
+            subprocess.run([str(ROOT / "test"), *parts], env=os.environ | {"LIBELLA_SHUFFLED": str(run)}, check=False)
             told = json.loads(KEPT_IN.read_text())
             print(f"run {run}: {len(told['tests'])} tests in {told['took']:.0f} s, {len(told['failed'])} failed")
-            for name in told["failed"]:
-                failed.setdefault(name, []).append(run)
-    for name, runs in failed.items():
-        print(f"failed in {runs}: {name}")
-    differ = sum(len(runs) < RUNS for runs in failed.values())
-    print(f"{differ} differ between the runs, {len(failed) - differ} failed in every one")
+            found[str(run)] = told["failed"]
+            FOUND_IN.write_text(json.dumps(found))
+    failed = {
+        name: [run for run, names in found.items() if name in names] for names in found.values() for name in names
+    }
+    for name, in_runs in failed.items():
+        print(f"failed in {', '.join(in_runs)}: {name}")
+    differ = sum(len(in_runs) < len(found) for in_runs in failed.values())
+    print(f"of runs {', '.join(found)}: {differ} tests differ, {len(failed) - differ} failed in every one")
     return bool(failed)
 
 

@@ -51,7 +51,8 @@ def test_zones_cover_every_value_once(aid):
         assert zones[0].interval.low == -math.inf
         assert zones[-1].interval.high == math.inf
         for before, after in pairwise(zones):
-            assert before.interval.high == pytest.approx(after.interval.low, abs=1e-6)
+            # What was read is kept to a nanometre: over the shortest lever (2 cm) that is up to 3e-6°.
+            assert before.interval.high == pytest.approx(after.interval.low, abs=1e-5)
 
 
 @given(aids())
