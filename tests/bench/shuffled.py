@@ -1,7 +1,8 @@
 """No test fails by the machine: the suite three times, each in another order, with two busy processes beside it.
 
-`python -m tests.bench.shuffled [runs…] [parts…]` tells every test that failed in some run, in which, and ends with how many.
-A run under load takes over an hour: `… 2 3` does the second and third, and what earlier ones found is kept beside the times.
+`python -m tests.bench.shuffled [runs…] [parts…]` tells every test that failed in some run, in which, and ends with how
+many. A run under load takes over an hour: `… 2 3` does the second and third, and what earlier ones found is kept beside
+the times.
 """
 
 import json
