@@ -1,5 +1,7 @@
 """Lessons with every reading given, entered as a coach would: each gives what every page says of it."""
 
+from collections.abc import Sequence
+
 import numpy as np
 import uuid6
 
@@ -297,3 +299,31 @@ def lesson_18_heel_and_wobble(coach: Coach) -> Said:
     ]
     told.ruler(block, (-5, 0, -5, 5, 0, -20, -25, -15, -20, -25), notes)
     return told.pages(block)
+
+
+def lesson_16_looks_from_places(coach: Coach) -> Said:
+    told = Told(coach)
+    told.lay()
+    coach.put(f"/lessons/{told.id}/complaint", misses=[], felt="sight", wants=None)
+    for name, inside in (("", -0.024), ("", -0.024), ("further in", 0.0), ("further in", 0.0)):
+        eye = {"lead": {"inside_m": inside, "behind_m": 0.0}, "trail": {"inside_m": inside, "behind_m": 0.065}}
+        coach.put(
+            f"/eye-takes/{uuid6.uuid7()}", lesson_id=told.id, set_up=name, taken_at=told.now(), way="mirror", **eye
+        )
+    looks(told, ["right"] * 5 + ["straight"])
+    looks(told, ["straight"] * 5, lever="inside", way="plus", playable=True)
+    looks(told, ["straight"] * 2, lever="chin", way="minus", playable=False)
+    return told.whole()
+
+
+def looks(told: Told, looked: Sequence[str], **place: object) -> None:
+    """First looks from one place."""
+    for it in looked:
+        told.coach.put(f"/first-looks/{uuid6.uuid7()}", lesson_id=told.id, looks=it, taken_at=told.now(), **place)
+
+
+def lesson_19_starts_alone(coach: Coach) -> Said:
+    told = Told(coach)
+    block = told.block(told.lay(), 10)
+    told.ruler(block, (25, 30, 20, 35, 25, 30, 20, 25, 30, 25))
+    return told.whole(block)

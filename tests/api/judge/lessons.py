@@ -104,6 +104,19 @@ class Told:
             said["two"] = " | ".join(texts({k: v for k, v in found.items() if k != "fan"}))
         return said
 
+    def whole(self, *blocks: str, before: str | None = None) -> dict[str, str]:
+        """The same, with what follows: what can be changed, the paper, the wall, the golfer's schools."""
+        said, get = self.pages(*blocks, before=before), self.coach.get
+        for name, path in (
+            ("change", f"/lessons/{self.id}/change"),
+            ("paper", f"/lessons/{self.id}/summary"),
+            ("screen", f"/lessons/{self.id}/finding-shown"),
+            ("eyes", f"/lessons/{self.id}/eyes"),
+            ("looks", f"/lessons/{self.id}/first-looks"),
+        ):
+            said[name] = " | ".join(texts(get(path)))
+        return said
+
 
 def _shown(line: dict) -> list[dict]:
     """Lines without their keys, which are addresses."""

@@ -106,6 +106,19 @@ SAID = {
         ["4 of 5 off the heel did not roll clean, none of 5 from the middle: likely"],
         ["by the pace"],
     ),
+    "lesson_16_looks_from_places": (
+        ["“further in” against “as usual”", "looks straight 5 of 5 against 1 of 6", "clear"],
+        ["“chin tucked” against “as usual”: looks straight 2 of 2 against 1 of 6, likely; not playable"],
+        [
+            "nobody looked", "Not looked at: what looks straight", "usual place a true line looks straight",
+            "You felt it: what looks straight. “chin tucked”",
+        ],
+    ),
+    "lesson_19_starts_alone": (
+        ["Starts 1.5° right", "clear", "Why can't be told: where the face aims was not read"],
+        ["Set the putter down against a square reference"],
+        ["by the pace", "Face aim: likely", "Path: likely"],
+    ),
 }  # fmt: skip
 
 

@@ -139,8 +139,9 @@ def _felt_read(names: tuple[str, ...], it: LessonJudged) -> tuple[Claim, ...]:
 
 
 def _felt_apart(names: tuple[str, ...], it: LessonJudged) -> tuple[Differs, ...]:
-    told = (one for one in it.chosen if isinstance(one, Differs))
-    return tuple(one for one in told if one.difference.quantity.name in names)
+    told = [one for one in it.chosen if isinstance(one, Differs) and one.difference.quantity.name in names]
+    # Where one can putt from comes before where one can't: beside it that is no answer.
+    return tuple(one for one in told if not one.group.unplayable) or tuple(told)
 
 
 def _is_named(it: Claim) -> bool:

@@ -1,6 +1,7 @@
 """The first look, before any test: how a true rod looks, and from where it looks straight (handbook 5).
 
-One answer a place: it tells a side and a place, never degrees.
+It tells a side and a place, never degrees; what was answered several times is told as most of the answers say, with how
+many do.
 """
 
 from collections.abc import Sequence
@@ -38,18 +39,47 @@ class FirstLook:
 
 
 @dataclass(frozen=True, slots=True)
+class Looked:
+    """How a true rod looked from one place, over everything said there: how often each way, oldest named first.
+
+    `playable` as it was said last of this place; None where nobody said.
+    """
+
+    place: Place
+    left: int
+    straight: int
+    right: int
+    playable: bool | None = None
+
+    @property
+    def times(self) -> int:
+        return self.left + self.straight + self.right
+
+    @property
+    def looks(self) -> Looks | None:
+        """As most of the answers say; None where no more than half say one thing."""
+        counts: dict[Looks, int] = {"left": self.left, "straight": self.straight, "right": self.right}
+        return next((looks for looks, n in counts.items() if 2 * n > self.times), None)
+
+    @property
+    def so(self) -> int:
+        """How many say so."""
+        return max(self.left, self.straight, self.right)
+
+
+@dataclass(frozen=True, slots=True)
 class FirstSeen:
     """What first looks tell.
 
     Attributes
     ----------
-    usual : how it looks from the usual place, as said last; None while that was not asked
-    straight : places from which it looked straight when it was last asked there, the playable first
-    undecided : places of which two answers differ
+    usual : how it looks from the usual place; None while that was not asked
+    straight : places from which most of the answers say straight, the playable first
+    undecided : places, the usual one among them, of which no more than half of the answers say one thing
     """
 
-    usual: Looks | None
-    straight: tuple[FirstLook, ...]
+    usual: Looked | None
+    straight: tuple[Looked, ...]
     undecided: tuple[Place, ...]
 
 
@@ -58,8 +88,15 @@ def first_seen(looks: Sequence[FirstLook]) -> FirstSeen:
     by_place: dict[Place, list[FirstLook]] = {}
     for it in looks:
         by_place.setdefault(it.place, []).append(it)
-    usual = by_place.pop(Place(), [])
-    straight = [all_[-1] for all_ in by_place.values() if all_[-1].looks == "straight"]
-    straight.sort(key=lambda it: it.playable is False)
-    undecided = [place for place, all_ in by_place.items() if len({it.looks for it in all_}) > 1]
-    return FirstSeen(usual[-1].looks if usual else None, tuple(straight), tuple(undecided))
+    found = {place: _looked(place, told) for place, told in by_place.items()}
+    undecided = tuple(place for place, it in found.items() if it.looks is None)
+    usual = found.pop(Place(), None)
+    straight = sorted((it for it in found.values() if it.looks == "straight"), key=lambda it: it.playable is False)
+    return FirstSeen(usual, tuple(straight), undecided)
+
+
+def _looked(place: Place, told: Sequence[FirstLook]) -> Looked:
+    said = [it.looks for it in told]
+    playable = [it.playable for it in told if it.playable is not None]
+    counts = (said.count(looks) for looks in ("left", "straight", "right"))
+    return Looked(place, *counts, playable[-1] if playable else None)

@@ -117,6 +117,10 @@ def _first_aloud(it: Reading) -> None:
             seen = first_seen([look, FirstLook(place, "left"), look])
             it.say("see", first_words, seen)
             it.say("see", first_brief, seen)
+            it.say("see", first_words, first_seen([look]))
+            apart = first_seen([look, FirstLook(place, "left" if looks == "right" else "right")])
+            it.say("see", first_words, apart)
+            it.say("see", first_brief, apart)
 
 
 def _eyes_aloud(it: Reading) -> None:

@@ -179,7 +179,7 @@ def _felt(it: Answer, headline: str, hand: Hand, units: Units) -> str:
         return ""
     name = inside(FELT_NAMES[felt])
     apart = [said for one in it.felt_apart if (said := chosen_said(one, hand, units)).lower() not in headline.lower()]
-    read = [] if it.felt_apart else _said_of(it.felt_read, hand, units)
+    read = [] if apart else _said_of(it.felt_read, hand, units)
     match it.felt:
         case "as_said":
             joined = [together_said(one, hand) for one in it.felt_with]

@@ -2,14 +2,14 @@
 
 from typing import Final
 
-from ...core.see.first_look import FirstSeen, Place
+from ...core.see.first_look import FirstSeen, Looked, Place
 from ...core.see.position import LEVERS, Lever
 from ...core.see.trial import Looks
 
 _USUAL: Final[dict[Looks, str]] = {
-    "left": "From the usual place a true line looks left.",
-    "straight": "From the usual place a true line looks straight.",
-    "right": "From the usual place a true line looks right.",
+    "left": "From the usual place a true line looks left",
+    "straight": "From the usual place a true line looks straight",
+    "right": "From the usual place a true line looks right",
 }
 NOT_ASKED: Final = "Lay the rod true, and ask how it looks from the usual place."
 
@@ -41,21 +41,34 @@ def first_brief(it: FirstSeen) -> str:
     """The first looks in a narrow run sheet."""
     if it.usual is None:
         return "not asked"
-    return "looks true" if it.usual == "straight" else f"looks {it.usual}"
+    looks = it.usual.looks
+    return "not one way" if looks is None else "looks true" if looks == "straight" else f"looks {looks}"
 
 
 def first_words(it: FirstSeen) -> tuple[str, ...]:
     """What the first looks tell, a sentence each."""
-    said = [NOT_ASKED if it.usual is None else _USUAL[it.usual]]
+    said: list[str] = []
+    if it.usual is None:
+        said.append(NOT_ASKED)
+    elif it.usual.looks is not None:
+        said.append(f"{_USUAL[it.usual.looks]}{_of(it.usual)}.")
     for one in it.straight:
-        place = _with_place(one.place)
-        if one.playable is False:
-            said.append(f"{place[0].upper()}{place[1:]} it looks straight, but it can't be played from there.")
-        else:
-            said.append(f"{place[0].upper()}{place[1:]} it looks straight.")
+        it_looks = f"{_begun(one.place)} it looks straight{_of(one)}"
+        said.append(f"{it_looks}, but it can't be played from there." if one.playable is False else f"{it_looks}.")
     for undecided in it.undecided:
-        place = _with_place(undecided)
-        said.append(f"{place[0].upper()}{place[1:]} the answers differ: ask again, the rod held still.")
-    if it.straight:
+        said.append(f"{_begun(undecided)} the answers differ: ask again, the rod held still.")
+    if any(one.times == 1 for one in it.straight):
         said.append("One answer each: a side and a place, no degrees. The full test tells how far and how sure.")
+    elif it.straight:
+        said.append("This tells a side and a place, no degrees. The full test tells how far and how sure.")
     return tuple(said)
+
+
+def _begun(place: Place) -> str:
+    said = _with_place(place)
+    return f"{said[0].upper()}{said[1:]}"
+
+
+def _of(it: Looked) -> str:
+    """How many of the answers say so, where there are several."""
+    return f", {it.so} of {it.times}" if it.times > 1 else ""
