@@ -322,6 +322,31 @@ def looks(told: Told, looked: Sequence[str], **place: object) -> None:
         told.coach.put(f"/first-looks/{uuid6.uuid7()}", lesson_id=told.id, looks=it, taken_at=told.now(), **place)
 
 
+def lesson_20_string_that_misleads(coach: Coach) -> Said:
+    told = Told(coach)
+    for _ in range(3):
+        look = {"way": "string", "covers": "quarter", "side": "outside", "string_height_m": 0.22, "lean_deg": 0.0}
+        coach.put(
+            f"/eye-looks/{uuid6.uuid7()}", lesson_id=told.id, eye_height_m=1.55, taken_at=told.now(), **look
+        )  # fmt: skip
+    upright, leaned = (_strung(told, it) for it in (0.0, 2.7))
+    first = _in_words(told, upright, ["out_to_in"] * 7 + ["neutral"])
+    second = _in_words(told, leaned, ["neutral"] * 7 + ["out_to_in"])
+    return told.whole(first, second)
+
+
+def _strung(told: Told, lean_deg: float) -> str:
+    sizes = {"string_height_m": 0.22, "behind_m": 0.7, "length_m": 3.6, "lean_deg": lean_deg, "eye_height_m": 1.55}
+    return told.lay("no_rig", aids=[{"kind": "elevated_string", "sizes": sizes}], proof=None)
+
+
+def _in_words(told: Told, station: str, paths: Sequence[str]) -> str:
+    block = told.block(station, len(paths), ["path"])
+    for it in paths:
+        told.putt(block, {"start": "not_watched"}, path=it)
+    return block
+
+
 def lesson_19_starts_alone(coach: Coach) -> Said:
     told = Told(coach)
     block = told.block(told.lay(), 10)

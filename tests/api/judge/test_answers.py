@@ -114,6 +114,11 @@ SAID = {
             "You felt it: what looks straight. “chin tucked”",
         ],
     ),
+    "lesson_20_string_that_misleads": (
+        ["To these eyes the string lies about 8 mm outside the line", "lean its posts", "can't be used: path 8 times"],
+        ["60 mm inside", "Of 8 putts: out to in 1, as declared 7", "Read 8 times, and not to be used"],
+        ["travels to the left", "Path: likely", "out to in 7", "out to in 8", "they wander", "path read (none so far)"],
+    ),
     "lesson_19_starts_alone": (
         ["Starts 1.5° right", "clear", "Why can't be told: where the face aims was not read"],
         ["Set the putter down against a square reference"],

@@ -10,12 +10,14 @@ from ...core.estimate.kind import Bounded, Kind, Sided, Sized, Split, Within
 from ...core.golfer.hand import Hand
 from ...core.judge.claims.level import Level
 from ...core.judge.claims.reads import Claim
+from ...core.judge.claims.unusable import NotUsed
 from ...core.judge.explained.every import claim_key
 from ...core.measure.side import Side, side_of
 from ...core.measure.units import Units
 from ...words.judge.claims import category_name, claim_name, level_said, share_said
+from ...words.judge.unusable import not_used_name, not_used_said
 
-KindName = Literal["sided", "split", "bounded", "within", "sized", "share"]
+KindName = Literal["sided", "split", "bounded", "within", "sized", "share", "unusable"]
 
 
 class PartOut(BaseModel):
@@ -28,7 +30,7 @@ class PartOut(BaseModel):
 class ClaimOut(BaseModel):
     """One quantity as it was read one way: where it lies, or how often what."""
 
-    key: str = Field(description="names the claim where it is opened")
+    key: str = Field(description="names the claim where it is opened; empty where nothing stands on it")
     quantity: str
     name: str
     words: str
@@ -72,6 +74,24 @@ class ClaimOut(BaseModel):
             count=it.of,
             vial=None,
             parts=parts,
+            step=it.at.step,
+            at=it.at.id,
+        )
+
+    @staticmethod
+    def unused(it: NotUsed, units: Units) -> "ClaimOut":
+        """What was read and can't be used: how many, and why."""
+        return ClaimOut(
+            key="",
+            quantity=it.quantity.name,
+            name=not_used_name(it),
+            words=not_used_said(it, units),
+            word=None,
+            kind="unusable",
+            side="neither",
+            count=it.count,
+            vial=None,
+            parts=[],
             step=it.at.step,
             at=it.at.id,
         )

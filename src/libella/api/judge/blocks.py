@@ -13,6 +13,7 @@ from ...core.estimate import Summary
 from ...core.estimate.table import LikelihoodTable
 from ...core.golfer.kit import NO_KIT
 from ...core.golfer.wording import wording_for
+from ...core.judge.claims.unusable import not_used
 from ...core.judge.judgement import Judgement
 from ...core.measure.flag import FLAGS
 from ...core.measure.interval import Interval
@@ -195,7 +196,10 @@ def read(desk: AtDesk, id: UUID, units: InUnits = "metric") -> BlockReadOut:
         it = judged_blocks.read_of_block(whole, id)
         return BlockReadOut(
             pace=pace_said(it.pace, units),
-            read=[ClaimOut.of(one, it.hand, units) for one in it.claims],
+            read=[
+                *(ClaimOut.of(one, it.hand, units) for one in it.claims),
+                *(ClaimOut.unused(one, units) for one in not_used(it.ledger.batches)),
+            ],
             tells_k=it.shares_face,
         ).model_dump_json()
 

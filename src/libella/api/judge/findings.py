@@ -15,6 +15,7 @@ from ...core.drawing.scene import Scene
 from ...core.golfer.band import BANDED, BandedLink
 from ...core.golfer.hand import Hand
 from ...core.judge.claims.reads import Claim, Compared
+from ...core.judge.claims.unusable import not_used
 from ...core.judge.explained.every import cause_key, chosen_key, claim_key
 from ...core.judge.findings.answer import Answer
 from ...core.judge.findings.chain_picture import READ_AS, LinkName, LinkShown, fan
@@ -223,7 +224,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     labels = {one.name: lesson_words.ray_said(one) for one in it.chain.links}
     headline = chosen_words.headline_said(it.chosen, hand, units)
     drawn = fan(it.chain, whole.putt, labels, headline) if it.chain.links else None
-    own = first_picture(it, partial(written, units=units), headline)
+    own = first_picture(it, partial(written, units=units), headline, units)
     also = chosen_words.also_said(it.chosen, hand, units)
     pace, growth = putts.pace_said(it.pace, units), putts.growth_said(it.growth, hand, units) if it.growth else ""
     said = " ".join([headline, *also]).lower()
@@ -238,7 +239,10 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         pace="" if pace.lower() in said else pace,
         growth="" if growth.lower() in said else growth,
         compared=[_compared(one, whole, units) for one in it.compared],
-        read=[ClaimOut.of(one, hand, units) for one in _in_order(it.reads, whole.ledger.schools.settings.first)],
+        read=[
+            *(ClaimOut.of(one, hand, units) for one in _in_order(it.reads, whole.ledger.schools.settings.first)),
+            *(ClaimOut.unused(one, units) for one in not_used(whole.ledger.batches)),
+        ],
         line_counts=any(one.quantity.on_line for one in it.reads),
         unsorted=[name for one in it.guards if one.name == "unsorted" for name in one.told],
         picture=own.scene if own else drawn[0] if drawn else None,

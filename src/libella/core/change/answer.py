@@ -90,7 +90,7 @@ def answer(complaint: Complaint, it: LessonJudged) -> Answer:
 def _of_line(complaint: Complaint, start: Level | None, growth: Growth | None, it: LessonJudged) -> Seen | None:
     if not {"left", "right", "both"} & {*complaint.misses}:
         return None
-    if not it.case.ledger.count("start"):
+    if not it.case.ledger.was_read("start"):
         return "unread"
     if growth is None and (start is None or not start.enough or start.call is None or start.call.word == "open"):
         return "open"
@@ -127,7 +127,7 @@ def _of_felt(
         return "as_said"
     if any(_is_named(one) for one in read):
         return "as_said"
-    if not read and all(one.missing and not one.facts for one in of):
+    if not read and not any(it.case.ledger.was_read(name) for name in FELT_IN[complaint.felt]):
         return "unread"
     return "not_there" if all(one.call.word == "none" for one in of) else "open"
 
@@ -153,5 +153,5 @@ def _is_named(it: Claim) -> bool:
 
 def _unseen(complaint: Complaint, it: LessonJudged) -> tuple[Look, ...]:
     ledger = it.case.ledger
-    unseen: list[Look] = [look for look, names in _LOOKS.items() if not any(ledger.count(name) for name in names)]
+    unseen: list[Look] = [look for look, names in _LOOKS.items() if not any(ledger.was_read(name) for name in names)]
     return tuple(sorted(unseen, key=lambda look: look != complaint.felt))

@@ -10,6 +10,8 @@ from .ground_line import GroundLine, line_about
 from .string_sight import TOUCHED
 
 _STAKE_M = 0.01
+_EYE_M = 1.5
+"""From how high a string is seen, where nobody noted it."""
 
 
 @dataclass(frozen=True)
@@ -36,6 +38,16 @@ class RaisedString(GroundLine):
         ),
         "string",
     )
+
+    @property
+    def hangs_inside_m(self) -> float:
+        """It hangs over the line."""
+        return 0.0
+
+    @property
+    def eye_height_m(self) -> float:
+        """From where it is seen, as usual."""
+        return _EYE_M
 
     @property
     def has_heights(self) -> bool:

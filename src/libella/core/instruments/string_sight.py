@@ -53,6 +53,12 @@ class StringSight:
         h, eye = self.string_height_m, self.eye_height_m
         return self.eyes_inside_m * (h - height_m) / (eye - h)
 
+    def lies_outside_m(self, height_m: float, hung_m: float) -> float:
+        """How far outside the line what lies on it at a height z is hidden by a string hung q inside the line:
+        (e·(h − z) − q·(H − z))/(H − h). Read against that string it seems so far inside."""
+        apart = self.eye_height_m - self.string_height_m
+        return self.covers_outside_m(height_m) - hung_m * (self.eye_height_m - height_m) / apart
+
     @property
     def shift_inside_m(self) -> float:
         """How far inside the string must hang to truly split the ball: e·(h − r)/(H − r)."""

@@ -75,7 +75,7 @@ def moved_card(
         )
         middle = inside.value, behind.value
         marks = (middle[0] + half[0], middle[1] + half[1]), (middle[0] - half[0], middle[1] - half[1])
-    wander = found.wander.value if found else 8.0
+    wander = found.wander.value if found and found.wander else 8.0
     seen = found.nose_mm if found else None
     nose = (seen[0] + by_inside, seen[1] + by_behind) if seen else None
     return Card(position, values, Kept(inside, behind, wander, angle), marks, zone_mm, nose)

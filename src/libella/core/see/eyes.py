@@ -170,15 +170,16 @@ def reading_error_m(pairs: Sequence[tuple[EyeTake, EyeTake]], seen_m: float) -> 
 class EyePlace:
     """What the looks say: places in mm with 90 % intervals, the level's doubt in them; angle in degrees.
 
-    `behind` and `eye_line_deg` need both eyes marked. `reading_mm` is the reading error used, one standard deviation,
-    None where nothing was read twice. `zone` is the target, mm inside; `in_zone` whether the eyes are in it, or too
-    far in (right) or out (left) by enough to matter; None where the school sets none.
+    `behind` and `eye_line_deg` need both eyes marked, `wander` two such looks: a side alone is no place. `reading_mm`
+    is the reading error used, one standard deviation, None where nothing was read twice. `zone` is the target, mm
+    inside; `in_zone` whether the eyes are in it, or too far in (right) or out (left) by enough to matter; None where
+    the school sets none.
     """
 
     takes: int
     inside: Estimate
     behind: Estimate | None
-    wander: Estimate
+    wander: Estimate | None
     eye_line_deg: float | None
     reading_mm: float | None
     prob_inside: float
@@ -238,7 +239,7 @@ def eye_place(
         takes=len(takes) + len(sides),
         inside=estimate(inside.bias_quantile),
         behind=estimate(behind.bias_quantile) if behind else None,
-        wander=estimate(inside.spread_quantile),
+        wander=estimate(inside.spread_quantile) if len(takes) > 1 else None,
         eye_line_deg=sum(it.eye_line_deg(hand) for it in takes) / len(takes) if takes else None,
         reading_mm=noise or None,
         prob_inside=inside.bias_above(0.0),
@@ -258,7 +259,7 @@ def _in_zone(inside: Posterior, zone: tuple[float, float]) -> Verdict:
 
 def eye_vial(takes: Sequence[EyeTake | SideLook], found: EyePlace | None, zone: tuple[float, float] | None) -> Vial:
     """The vial of eyes inside (right of its middle) or outside (left), mm; its marks are the zone's edges."""
-    bubble = Bubble(found.inside, found.wander) if found else None
+    bubble = Bubble(found.inside, found.wander or Estimate(0.0, 0.0, 0.0)) if found else None
     return vial([it.inside_mm for it in takes], bubble, zone_marks(zone), settled=True, unit="mm")
 
 

@@ -98,5 +98,5 @@ def first_seen(looks: Sequence[FirstLook]) -> FirstSeen:
 def _looked(place: Place, told: Sequence[FirstLook]) -> Looked:
     said = [it.looks for it in told]
     playable = [it.playable for it in told if it.playable is not None]
-    counts = (said.count(looks) for looks in ("left", "straight", "right"))
-    return Looked(place, *counts, playable[-1] if playable else None)
+    last = playable[-1] if playable else None
+    return Looked(place, said.count("left"), said.count("straight"), said.count("right"), last)

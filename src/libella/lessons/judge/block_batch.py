@@ -11,14 +11,18 @@ from ...core.certainty.estimate import Estimate, normal
 from ...core.golfer.hand import Hand
 from ...core.green.putt import Putt
 from ...core.green.slope import LEVEL_RESOLUTION
+from ...core.instruments.elevated_string import ElevatedString
+from ...core.instruments.raised_string import RaisedString
 from ...core.instruments.rig import Rig
+from ...core.instruments.string_sight import StringSight
 from ...core.judge.disturbed import disturbed_deg
-from ...core.judge.ledger.entry import Batch, Event, Putted, Source, Value
+from ...core.judge.ledger.entry import Batch, Event, Putted, Source, Unusable, Value
 from ...core.judge.ledger.factors import GUIDED, Factor, Levels, joined, levels_of
-from ...core.judge.ledger.putt import Reader, putt_values
+from ...core.judge.ledger.putt import MISLED_IN, Reader, putt_values
 from ...core.measure.angle import angle_deg
 from ...core.measure.flag import weight_of
 from ...core.measure.interval import Interval
+from ...core.see.misled import misleads, sight_of, string_off
 from ...core.set.station import Station
 from ...core.start.stroke import UNZEROED_DEG
 from ..lesson.lessons import BlockSheet
@@ -28,6 +32,8 @@ from ..start.strokes import StrokeSheet
 from ..values import KeptBlock, KeptReading
 
 _DAY_S: Final = 86400.0
+Eyes = Mapping[str, Estimate]
+_Off = tuple[Estimate, StringSight]
 _COARSE_FITS: Final = ("coarse", "loose", "strict", "unsure", "cannot")
 
 
@@ -82,12 +88,17 @@ def block_batch(
     strokes: Mapping[UUID, Sequence[StrokeSheet]],
     expected_deg: float,
     errors: ReadingErrors,
+    eyes: Eyes,
 ) -> Batch:
-    """A block of putts as a batch of the ledger; `errors`: of single readings, as two readers found them by then."""
+    """A block of putts as a batch of the ledger; `errors`: of single readings, as two readers found them by then;
+    `eyes`: where the golfer's were, by the set-up."""
     block, valid = sheet.block, valid_in(sheet)
     station = station_of(block)
     watched = station.rig.reads_start
-    by = Reader(hand, path_of(block), [station.rig, *station.aids], station.proof.line_off_deg(station.rig.station_m))
+    levels = block_levels(block, station)
+    off = _misleading(station, eyes.get(dict(levels).get("set_up", "")))
+    line_off_deg = station.proof.line_off_deg(station.rig.station_m)
+    by = Reader(hand, path_of(block), [station.rig, *station.aids], line_off_deg, misled=off is not None)
     filed = max((float(it.notes.get("u_deg", 0.0)) for it in valid), default=0.0)
     events: list[Event] = []
     for it in valid:
@@ -100,7 +111,7 @@ def block_batch(
         step="start",
         day=day_of(block.started_at),
         events=tuple(events),
-        levels=block_levels(block, station),
+        levels=levels,
         label=block.condition,
         lesson=str(block.lesson_id),
         noise={"start": station.noise_deg, "strike": errors.mm("strike")} | sensed.noise,
@@ -112,7 +123,28 @@ def block_batch(
         voided=len(sheet.readings) - len(valid),
         comparison=str(block.comparison_id or ""),
         turn=block.turn or 0,
+        unusable={} if off is None else _unusable(valid, events, off),
     )
+
+
+def _misleading(station: Station, eyes: Estimate | None) -> _Off | None:
+    """How far outside the line a string lies to these eyes, where that is enough to see sides wrongly; None where none
+    hangs there, or nobody looked where the eyes are. Nobody notes who looked: it may have been the golfer."""
+    if eyes is None:
+        return None
+    strung = (it for it in (station.rig, *station.aids) if isinstance(it, RaisedString | ElevatedString))
+    found = ((string_off(it, eyes), sight_of(it, eyes.value)) for it in strung)
+    return next((it for it in found if misleads(it[0])), None)
+
+
+def _unusable(valid: Sequence[KeptReading], events: Sequence[Event], by: _Off) -> dict[str, Unusable]:
+    """What was told in words against a string that misleads, and by nothing else."""
+    found: dict[str, Unusable] = {}
+    for note, name in MISLED_IN.items():
+        told = sum(note in it.notes and name not in one.values for it, one in zip(valid, events, strict=True))
+        if told:
+            found[name] = Unusable(told, *by)
+    return found
 
 
 def event_of(id: UUID, values: Mapping[str, Value], flags: Sequence[str]) -> Event:

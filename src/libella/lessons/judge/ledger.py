@@ -19,6 +19,7 @@ from ...core.judge.ledger.factors import GUIDED, joined, levels_of
 from ...core.judge.ledger.putt import typed
 from ...core.measure.interval import Interval
 from ...core.see.first_look import FirstLook
+from ...core.see.misled import sighting
 from ...core.see.position import LEVERS, Position, position_of
 from ...core.see.trial import open_to
 from ...core.set.kit import PARTS
@@ -43,7 +44,7 @@ from ..start.blocks import station_of
 from ..start.strokes import strokes_by_putt, strokes_of, strokes_of_all
 from ..values import KeptGolfer, KeptLesson
 from .bands import band_for
-from .block_batch import block_batch, day_of, event_of, valid_in
+from .block_batch import Eyes, block_batch, day_of, event_of, valid_in
 
 _ELECTRONICS: Final = frozenset(("stroke_sensor", "start_reader", "camera"))
 _TURNED_DEG: Final = 1.0
@@ -73,7 +74,6 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
     read = [it for it in sheet.blocks if valid_in(it)]
     errors = ErrorsAt.of(desk)
     expected = band.spread_deg["start"]
-    blocks = [block_batch(it, golfer.hand, strokes, expected, errors.at(it.block.started_at)) for it in read]
     usual, tools = usual_of(golfer, schools), bag(desk)
     aims = aim_table(desk, lesson_id).sheets
     sights = sights_of(desk, lesson_id)
@@ -81,6 +81,9 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
         [plan] if plan else []
     )
     turns = aim_turns(desk, lesson_id, aims)
+    others = list(others_of(desk, sheet, aims, sights, turns))
+    eyes = _eyes_in(others, golfer)
+    blocks = [block_batch(it, golfer.hand, strokes, expected, errors.at(it.block.started_at), eyes) for it in read]
     k = [it.block.k for it in sheet.blocks if it.block.k is not None]
     ledger = Ledger(
         hand=golfer.hand,
@@ -89,7 +92,7 @@ def ledger_of(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Gather
         k=Estimate(k[-1], k[-1], k[-1]) if k else fit_k(blocks) or schools.settings.k or K_USUAL,
         level=golfer.level,
         band=band,
-        batches=tuple(sorted([*blocks, *others_of(desk, sheet, aims, sights, turns)], key=lambda it: it.day)),
+        batches=tuple(sorted([*blocks, *others], key=lambda it: it.day)),
         earlier=_earlier(desk, sheet, band.spread_deg["start"]) if earlier else (),
         proof=_second_proof(laid),
         line_deg=_line_deg(laid),
@@ -147,11 +150,26 @@ def every_batch(
     strokes = {} if starts_only else strokes_of_all(desk, [lesson.id for lesson, _ in lessons])
     for lesson, sheets in lessons:
         told = strokes_by_putt(strokes.get(lesson.id, ()))
-        valid = (it for it in sheets if valid_in(it))
-        yield from (block_batch(it, lesson.hand, told, expected_deg, errors.at(it.block.started_at)) for it in valid)
+        others: list[Batch] = []
         if not starts_only:
             whole = LessonSheet(lesson, in_lesson(golfer, lesson), sheets)
-            yield from others_of(desk, whole, aim_table(desk, lesson.id).sheets, sights_of(desk, lesson.id))
+            others = list(others_of(desk, whole, aim_table(desk, lesson.id).sheets, sights_of(desk, lesson.id)))
+        eyes = _eyes_in(others, golfer)
+        for it in sheets:
+            if valid_in(it):
+                yield block_batch(it, lesson.hand, told, expected_deg, errors.at(it.block.started_at), eyes)
+        yield from others
+
+
+def _eyes_in(others: Sequence[Batch], golfer: KeptGolfer) -> Eyes:
+    """Where the eye that sights was, mm inside, by the set-up. A string is looked at with that eye; a mirror shows the
+    middle of both, and which of them sights may not be known."""
+    found = {dict(it.levels).get("set_up", ""): it for it in others if "eyes_inside" in it.fitted}
+    known = bool(golfer.sighting_eye)
+    return {
+        name: sighting(it.fitted["eyes_inside"].bias, known=known or "eyes_behind" not in it.fitted)
+        for name, it in found.items()
+    }
 
 
 def series_batch(it: AimSheet, name: str) -> Batch:

@@ -16,6 +16,7 @@ from ...core.estimate.shares import Share
 from ...core.golfer.band import usual_band
 from ...core.green.putt import Putt
 from ...core.green.usual import USUAL, usual_mix
+from ...core.instruments.string_sight import StringSight
 from ...core.judge.claims.difference import Difference, Group, difference
 from ...core.judge.claims.growth import AtLength, Growth
 from ...core.judge.claims.level import Level, Weighing, level_of
@@ -23,7 +24,9 @@ from ...core.judge.claims.pace import Pace, pace_of
 from ...core.judge.claims.reads import Compared, compared
 from ...core.judge.claims.share import ShareOf, share_of
 from ...core.judge.claims.together import TRAITS, GoesWith
-from ...core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, Putted, Value
+from ...core.judge.claims.unusable import NotUsed
+from ...core.judge.findings.said import Misled
+from ...core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, Putted, Unusable, Value
 from ...core.judge.ledger.factors import FACTORS, Levels
 from ...core.judge.ledger.quantity import names, quantity
 from ...core.measure.interval import Interval
@@ -32,7 +35,7 @@ from ...core.measure.window import Window
 from ...core.stand.set_up import ENTRIES
 from ...core.start.notes import NOTES
 from ...core.start.turns import Question
-from ..judge import claims, comparison, differences, putts, together, two
+from ..judge import claims, comparison, differences, putts, together, two, unusable
 from .reading import Reading
 
 WORDS: Final[tuple[Word, ...]] = get_args(Word)
@@ -251,7 +254,23 @@ def gone_together() -> Iterable[GoesWith]:
             yield GoesWith(given, then, Share(4, 5), Share(0, 5), chance, middle, middle)
 
 
+def unused() -> tuple[tuple[NotUsed, ...], ...]:
+    """What can't be used: of eyes to either side, one quantity and several."""
+    found: list[tuple[NotUsed, ...]] = []
+    for inside in (-0.08, 0.08):
+        sight = StringSight(inside, 1.5, 0.2)
+        why = Unusable(7, normal(sight.lies_outside_m(0.0215, 0.0) * 1000, 3.0), sight)
+        told = tuple(NotUsed(quantity(name), 7, why, Place("start")) for name in ("path", "path_back"))
+        found += [told[:1], told]
+    return tuple(found)
+
+
 def claims_aloud(it: Reading) -> None:
+    for some in unused():
+        it.say("judge", unusable.misled_said, Misled(some), it.units)
+        for one in some:
+            it.say("judge", unusable.not_used_said, one, it.units)
+            it.say("judge", unusable.not_used_name, one)
     for name in names():
         it.say("judge", claims.quantity_name, name)
     for share in shares_read():

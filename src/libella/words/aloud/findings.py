@@ -28,6 +28,7 @@ from ...core.judge.findings.said import (
     Grows,
     Joined,
     LineFirst,
+    Misled,
     MissedSide,
     Nothing,
     Off,
@@ -43,7 +44,7 @@ from ...core.measure.window import Window
 from ...core.stand.set_up import Noted
 from ..judge import chosen, findings, lesson, pictures, two
 from ..judge.bands import band_said
-from .claims import comparisons, differences_read, gone_together, growths, levels_read, paces
+from .claims import comparisons, differences_read, gone_together, growths, levels_read, paces, unused
 from .reading import Reading
 
 _WORDS: tuple[Word, ...] = get_args(Word)
@@ -181,6 +182,7 @@ def _chosen(it: Reading) -> None:
         FarOff(Tail("left", 3, 12, 3, 3), starts[0].level),
         FarOff(Tail("right", 4, 12, 2, 5), starts[0].level),
         FarOff(Tail("left", 3, 20, 0, 0), starts[0].level),
+        *(Misled(some) for some in unused()),
         MissedSide("left", 7, 8, 8),
         MissedSide("right", 7, 8, 0),
         Open(None, True),

@@ -22,6 +22,7 @@ from ...core.judge.findings.said import (
     Grows,
     Joined,
     LineFirst,
+    Misled,
     MissedSide,
     Nothing,
     Off,
@@ -43,6 +44,7 @@ from .differences import difference_said, shift_said
 from .findings import cause_said, weight_said
 from .putts import growth_said, pace_said
 from .together import together_said
+from .unusable import misled_said
 
 _MORE: Final = 3
 
@@ -95,6 +97,8 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
             return f"{it.times} of {counted(it.of, 'miss')} went {it.side}{why}."
         case FarOff():
             return _far_off(it.tail, it.level, units)
+        case Misled():
+            return misled_said(it, units)
         case Wide():
             why = f"starts go with the strike, {_ends(it.toe)}" if it.toe != "neither" else "why can't be told yet"
             return f"The spread is wide, {it.starts.spread.value:.1f}°; {why}."
@@ -136,6 +140,8 @@ def chosen_brief(some: Sequence[Chosen]) -> str:
             return f"misses {MARKS[it.side]}"
         case FarOff() as it:
             return f"some far {MARKS[it.tail.side]}"
+        case Misled():
+            return "the string"
         case Wide():
             return "wide spread"
         case Nothing():
@@ -237,7 +243,7 @@ def meaning_said(it: Chosen, hand: Hand) -> str:
             if call is None or call.cost is None or not it.level.is_sized:
                 return ""
             return f"It costs about {counted(round(call.cost), 'putt')} in a hundred at the usual lengths."
-        case Grows() | Joined() | PaceOff() | MissedSide() | GroundOff() | FarOff():
+        case Grows() | Joined() | PaceOff() | MissedSide() | GroundOff() | FarOff() | Misled():
             return ""
         case Wide() | Nothing():
             return (
@@ -298,6 +304,8 @@ def _plain(it: Chosen, hand: Hand, units: Units) -> str:
             return f"Your misses go {it.side}. Why, we can't tell yet."
         case FarOff():
             return f"{it.tail.times} of {counted(it.tail.of, 'putt')} started far {it.tail.side}."
+        case Misled():
+            return "The string shows you another line than the one we laid. We lean its posts, and look again."
         case Wide():
             if it.toe != "neither":
                 by = f"by about {width_said(it.starts.spread.value, units)}"

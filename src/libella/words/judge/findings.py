@@ -182,6 +182,7 @@ NEEDS: Final[dict[Need, str]] = {
     "impacts_deg": "putts with the face at impact read in degrees",
     "paths": "putts with the path read",
     "paths_deg": "putts with the path read in degrees",
+    "paths_used": "putts with the path read where it can be used",
     "inside": "putts that surely start inside the window",
     "strikes": "putts with the strike noted",
     "strikes_a_side": "strikes to either side",

@@ -97,7 +97,7 @@ def _shoulders(found: EyePlace) -> list[str]:
 
 
 def _wander(found: EyePlace, units: Units) -> list[str]:
-    if found.takes <= 2:
+    if found.takes <= 2 or found.wander is None:
         return []
     return [f"From take to take they wander by {about(found.wander.value / 1000, 0.001, units)}."]
 

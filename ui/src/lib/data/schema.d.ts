@@ -6450,7 +6450,7 @@ export interface components {
         ClaimOut: {
             /**
              * Key
-             * @description names the claim where it is opened
+             * @description names the claim where it is opened; empty where nothing stands on it
              */
             key: string;
             /** Quantity */
@@ -6469,7 +6469,7 @@ export interface components {
              * @description what its readings can show, and so what may be said of it
              * @enum {string}
              */
-            kind: "sided" | "split" | "bounded" | "within" | "sized" | "share";
+            kind: "sided" | "split" | "bounded" | "within" | "sized" | "share" | "unusable";
             /**
              * Side
              * @description to which side it lies, as far as its readings say one
@@ -7731,9 +7731,10 @@ export interface components {
          * EyePlace
          * @description What the looks say: places in mm with 90 % intervals, the level's doubt in them; angle in degrees.
          *
-         *     `behind` and `eye_line_deg` need both eyes marked. `reading_mm` is the reading error used, one standard deviation,
-         *     None where nothing was read twice. `zone` is the target, mm inside; `in_zone` whether the eyes are in it, or too
-         *     far in (right) or out (left) by enough to matter; None where the school sets none.
+         *     `behind` and `eye_line_deg` need both eyes marked, `wander` two such looks: a side alone is no place. `reading_mm`
+         *     is the reading error used, one standard deviation, None where nothing was read twice. `zone` is the target, mm
+         *     inside; `in_zone` whether the eyes are in it, or too far in (right) or out (left) by enough to matter; None where
+         *     the school sets none.
          */
         EyePlace: {
             /** Takes */
@@ -7743,7 +7744,7 @@ export interface components {
             /** @description mm */
             behind: components["schemas"]["Estimate"] | null;
             /** @description mm */
-            wander: components["schemas"]["Estimate"];
+            wander: components["schemas"]["Estimate"] | null;
             /** Eye Line Deg */
             eye_line_deg: number | null;
             /** Reading Mm */
@@ -9143,7 +9144,7 @@ export interface components {
              * @description what its readings can show
              * @enum {string}
              */
-            kind: "sided" | "split" | "bounded" | "within" | "sized" | "share";
+            kind: "sided" | "split" | "bounded" | "within" | "sized" | "share" | "unusable";
             /** Counts */
             counts: string;
             /** Headline */

@@ -22,7 +22,7 @@
     >
       <p class="leading-snug">
         <span class="font-semibold">{it.name}</span>: {it.words}
-        {#if of}<Why {of} key={it.key} name={it.name} />{/if}
+        {#if of && it.key}<Why {of} key={it.key} name={it.name} />{/if}
       </p>
       {#if it.vial}<Vial vial={it.vial} words="{it.name}: {it.words}" size="row" />
       {:else if it.parts.length}

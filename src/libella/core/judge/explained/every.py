@@ -17,6 +17,7 @@ from ..findings.said import (
     Grows,
     Joined,
     LineFirst,
+    Misled,
     MissedSide,
     Nothing,
     Off,
@@ -76,6 +77,8 @@ def chosen_key(it: Chosen) -> str:
             return FINISHES
         case Wide() | Nothing():
             return claim_key(it.starts.level)
+        case Misled():
+            return ""
         case Open():
             return "" if it.starts is None else claim_key(it.starts.level)
 

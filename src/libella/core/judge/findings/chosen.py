@@ -13,6 +13,7 @@ from ..claims.pace import FEWEST
 from ..claims.reads import Compared, is_dose
 from ..claims.tail import tail_of
 from ..claims.together import GoesWith
+from ..claims.unusable import not_used
 from ..ledger.entry import FEWEST_STARTS, Batch, grouped_by_all
 from ..ledger.factors import AS_USUAL, LAID, Levels
 from .case import Case
@@ -29,6 +30,7 @@ from .said import (
     Grows,
     Joined,
     LineFirst,
+    Misled,
     MissedSide,
     Nothing,
     Off,
@@ -84,6 +86,10 @@ def chosen(
     far = None if starts is None or found.grows else tail_of(starts.level, case.own)
     if starts is not None and far is not None and not starts.call.names_direction and not case.line_first:
         said.append(FarOff(far, starts.level))
+    unused = not_used(case.ledger.batches)
+    if unused:
+        # What is sure of other readings stands before it; what is not known yet, or is nothing to mend, behind.
+        said.insert(sum(it.word in ("clear", "likely") for it in said), Misled(unused))
     if not said:
         said.append(Open(starts, bool(case.ledger.quantities)))
     return tuple(said)

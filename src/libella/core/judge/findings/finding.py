@@ -28,8 +28,8 @@ FactCode = Literal[
 
 Need = Literal[
     "second_proof", "answers", "set_downs", "aims_deg", "answers_that_agree", "marks", "starts", "impacts",
-    "impacts_deg", "paths", "paths_deg", "inside", "strikes", "strikes_a_side", "stillness", "moved", "still",
-    "guided", "blind", "lengths", "finishes",
+    "impacts_deg", "paths", "paths_deg", "paths_used", "inside", "strikes", "strikes_a_side", "stillness", "moved",
+    "still", "guided", "blind", "lengths", "finishes",
 ]  # fmt: skip
 """What a cause may need; `words.judge.findings.NEEDS` says each."""
 

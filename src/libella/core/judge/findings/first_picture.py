@@ -2,13 +2,14 @@
 
 from typing import Final
 
+from ...measure.units import Units
 from .chain_picture import READ_AS, LinkName, LinkShown
 from .finding import Cause, Finding
 from .judged import LessonJudged
 from .pictures.drawn import inside
 from .pictures.picture import Picture, Say
 from .ranked import RULES
-from .said import Cause_, GroundOff, Grows, LineFirst, MissedSide, Nothing, Off, PaceOff, PutRight, Wide
+from .said import Cause_, GroundOff, Grows, LineFirst, Misled, MissedSide, Nothing, Off, PaceOff, PutRight, Wide
 
 _LINKS: Final[frozenset[Cause]] = frozenset(("ball_mark", "face_aim", "face_at_impact", "path"))
 """Drawn best among the other links, as the chain."""
@@ -16,9 +17,11 @@ _SAID_OF: Final[dict[str, Cause]] = {"looks_straight": "perception", "strike": "
 """A level off that no cause is named for, and whose picture shows it."""
 
 
-def first_picture(judged: LessonJudged, say: Say, words: str) -> Picture | None:
+def first_picture(judged: LessonJudged, say: Say, words: str, units: Units) -> Picture | None:
     """None where the links of the chain show it best, or nothing of it can be drawn. `words` stand for all of it."""
     first = judged.chosen[0]
+    if isinstance(first, Misled):
+        return Picture(first.unused[0].why.sight.from_behind(judged.case.ledger.hand, units), 0)
     if isinstance(first, (Nothing, Wide)):
         return inside(judged.case, say, words)
     of = _finding(judged)

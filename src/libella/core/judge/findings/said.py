@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from ...certainty.estimate import Estimate
 from ...certainty.verdict import Word
 from ...measure.side import Side
 from ..claims.difference import Difference, Group
@@ -11,6 +12,7 @@ from ..claims.pace import Pace
 from ..claims.reads import Compared, asked_of
 from ..claims.tail import Tail
 from ..claims.together import GoesWith
+from ..claims.unusable import NotUsed
 from .finding import Finding
 from .ranked import Findings, Starts
 
@@ -169,6 +171,19 @@ class FarOff:
 
 
 @dataclass(frozen=True, slots=True)
+class Misled:
+    """A string hangs where it misleads the golfer's eyes, and something was read against it."""
+
+    unused: tuple[NotUsed, ...]
+    word: Word = "open"
+
+    @property
+    def off(self) -> Estimate:
+        """How far outside the line it lies to them, mm."""
+        return self.unused[0].why.off
+
+
+@dataclass(frozen=True, slots=True)
 class Nothing:
     """The starts are nothing to mend."""
 
@@ -197,6 +212,7 @@ Chosen = (
     | GroundOff
     | MissedSide
     | FarOff
+    | Misled
     | Wide
     | Nothing
     | Open

@@ -11,6 +11,7 @@ from ...golfer.band import Band
 from ...golfer.hand import Hand
 from ...golfer.level import Level
 from ...golfer.wording import Wording
+from ...instruments.string_sight import StringSight
 from ...measure.interval import Interval
 from ...measure.side import Side
 from ...measure.window import Window
@@ -69,6 +70,20 @@ class Fitted:
     open_side: Side = "neither"
     proved: bool = True
     """The line it was asked on was measured a second way."""
+
+
+@dataclass(frozen=True, slots=True)
+class Unusable:
+    """Readings taken where they can't tell: how many, and why. Nothing else is said of them, and nothing is weighed
+    with them.
+
+    off : how far outside the line the string that they were read against lies to the golfer's eyes, mm; sight : how it
+        is seen from there
+    """
+
+    count: int
+    off: Estimate
+    sight: StringSight
 
 
 @dataclass(frozen=True, slots=True)
@@ -139,6 +154,8 @@ class Batch:
     voided: int = 0
     comparison: str = ""
     turn: int = 0
+    unusable: Mapping[str, Unusable] = field(default_factory=dict[str, Unusable])
+    """What was read of it and can't be used, by quantity."""
     playable: bool | None = None
     """Of a place of the head or the ball: whether the golfer can putt from there; None where nobody said."""
 
@@ -235,6 +252,10 @@ class Ledger:
     def of(self, name: str) -> list[Batch]:
         """The batches in which a quantity was read."""
         return [it for it in self.batches if it.counts.get(name)]
+
+    def was_read(self, name: str) -> bool:
+        """Somebody read it, usable or not: nobody may say that it was not looked at."""
+        return any(it.counts.get(name) or name in it.unusable for it in self.batches)
 
     def groups(self, name: str) -> dict[Levels, list[Batch]]:
         """Those batches by the levels of the factors that may move the quantity: others pool freely."""

@@ -33,12 +33,18 @@ class Reader:
     path : as declared: words and rails are against it
     aids : what was laid, of which notes tell what it showed
     line_off_deg : how far right of the true line the laid one was found: what sensors and words tell is put right by it
+    misled : what was told in words of the head's way was seen against a string that lies elsewhere to these eyes
     """
 
     hand: Hand
     path: PathModel
     aids: Sequence[Aid] = ()
     line_off_deg: float = 0.0
+    misled: bool = False
+
+
+MISLED_IN: Final[Mapping[str, str]] = {"path": "path", "path_going_back": "path_back"}
+"""The notes in words that are seen against a string over the line, and what they tell."""
 
 
 def putt_values(by: Reader, start: Interval | None, notes: Notes, measures: Mapping[str, float]) -> dict[str, Value]:
@@ -52,6 +58,8 @@ def putt_values(by: Reader, start: Interval | None, notes: Notes, measures: Mapp
     """
     found: dict[str, Value] = {} if start is None else {"start": start}
     # What came with a file stands with the notes, under a sensor's names.
+    if by.misled:
+        notes = {name: it for name, it in notes.items() if name not in MISLED_IN}
     filed = {name: float(it) for name, it in notes.items() if name in MEASURES and name not in NOTES}
     measures = filed | dict(measures)
     notes = {name: it for name, it in notes.items() if name not in filed}

@@ -26,7 +26,9 @@ def find(case: Case) -> Finding:
     what it costs stays a question."""
     level = case.level("path")
     fine = 0 if level is None or not level.is_sized else case.ledger.count("path")
-    missing = needs(("paths", case.ledger.count("path"), PUTTS)) or needs(("paths_deg", fine, PUTTS))
+    read = case.ledger.count("path")
+    can_be_used = not any("path" in it.unusable for it in case.ledger.batches)
+    missing = needs(("paths" if can_be_used else "paths_used", read, PUTTS)) or needs(("paths_deg", fine, PUTTS))
     facts: list[Fact] = []
     if level is not None:
         if level.is_sized:
