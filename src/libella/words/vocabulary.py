@@ -185,9 +185,14 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
     "putted": {"hole": "To a hole", "none": "No hole, to an aim point"},
     "aim_comparing": {"cue": "The cue", "set_up": "How it is set down", "aided": "The aid in view"},
     "comparing": {
-        "conditions": "Two ways here",
-        "distances": "Several distances",
-        "transfer": "With the aid, without, other side",
+        "set_up": "Set-up",
+        "cue": "Cue",
+        "kit": "Putter or ball",
+        "routine": "Routine",
+        "guide": "With the aid, without, other side",
+        "length": "Several distances",
+        "hole_side": "Side of the hole",
+        "trial": "A try of your own",
     },
     "see_part": {
         "first": "First look",

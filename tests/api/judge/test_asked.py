@@ -55,3 +55,27 @@ def test_natural_set_downs_and_aided_ones_are_two_ways_and_what_clearly_differs_
         alike.angles("face", [0.6, 0.4, 0.5, 0.7, 0.3, 0.5, 0.6, 0.4], aided=aided)
     page = coach.get(f"/lessons/{alike.id}/findings")
     assert not [it for it in [page["headline"], *page["also"]] if "against" in it]
+
+
+@pytest.mark.parametrize(
+    ("question", "notes", "first"),
+    [
+        ("path", ({"path": "out_to_in"}, {"path": "neutral"}), "path"),
+        ("face", ({"face_impact": "right"}, {"face_impact": "square"}), "face at impact"),
+    ],
+)
+def test_a_comparison_begun_for_face_or_path_says_that_first(coach, question, notes, first):
+    """The start differs, too, and is not what was asked."""
+    told = Told(coach)
+    station = told.lay()
+    ways = [
+        {"name": name, "station_id": station, "guided": False, "factors": factors}
+        for name, factors in (("as usual", {}), ("wide base", {"set_up": "wide base"}))
+    ]
+    blocks = told.compare(ways, 8, question, asks=[*notes[0]])
+    for block, note, mm in zip(blocks, notes, (30, 0), strict=True):
+        told.ruler(block, [mm + off for off in (0, 5, -5, 0, 5, -5, 0, 5)], [note] * 8)
+    page = coach.get(f"/lessons/{told.id}/findings")
+    assert page["headline"].startswith("“wide base” against “as usual”: " + first), page["headline"]
+    compared = coach.get(f"/lessons/{told.id}/comparisons")[0]
+    assert first in compared["compared"]["headline"] and compared["question"] == question

@@ -82,9 +82,9 @@ def test_how_it_rolls_is_asked_of_two_ball_positions_with_no_rig(page: Page):
     choose_rig(page, "No start rig")
     page.get_by_role("button", name="Compare…").click()
     sheet = page.get_by_role("dialog")
-    under(sheet, "Condition 2", "ball ahead")
-    # What it is that differs is a tap; a name alone decides nothing.
+    # What varies is asked first; a name alone decides nothing.
     sheet.get_by_role("radio", name="Set-up", exact=True).click()
+    under(sheet, "Condition 2", "ball ahead")
     sheet.get_by_label("Putts each", exact=True).fill("6")
     page.keyboard.press("Enter")
     sheet.get_by_role("radio", name="Do more roll clean?").click()

@@ -29,6 +29,8 @@ def test_a_comparison_is_planned_and_putted_in_its_turns_by_keyboard_alone(page:
     page.keyboard.press("c")
     sheet = page.get_by_role("dialog")
     expect(sheet).to_be_visible()
+    # What varies is asked first; what is typed is of that.
+    sheet.get_by_role("radio", name="A try of your own").click()
     under(sheet, "Condition 2", "line on the ball")
     sheet.get_by_label("Putts each", exact=True).fill("3")
     sheet.get_by_label("Putts in a run", exact=True).fill("2")

@@ -15,7 +15,7 @@ from ...core.change.worked_on import worked_on
 from ...core.judge.findings.finding import Cause
 from ...core.judge.findings.ranked import FIRST, RULES
 from ...core.schools.held import Schools
-from ...core.start.turns import Question
+from ...core.start.turns import Outcome
 from ...lessons.change import changes
 from ...lessons.change.left import eye_of, left_of
 from ...lessons.change.schools import tried
@@ -61,7 +61,7 @@ class ChosenIn(Entry):
     what: ShortWords = Field(min_length=1)
     feel: Words200 = ""
     kind: Kind
-    asks: Question = Field("line", description="the question of its retest")
+    asks: Outcome = Field("line", description="the question of its retest")
     cause: Cause = Field("", description="the finding it is for; empty: none")
     proposal: str = Field("", description="the proposal it was taken from; empty: the coach's own")
     made_at: Moment
@@ -79,7 +79,7 @@ class UsualChangeOut(BaseModel):
     kind_name: str
     what: str
     feel: str
-    asks: Question
+    asks: Outcome
     school: str
     rival: str
     decided_by: list[str] = Field(description="the disagreements whose school brought it to its place; empty: none")
@@ -118,7 +118,7 @@ class HeldOut(Kept):
     what: str
     feel: str
     kind_name: str
-    asks: Question
+    asks: Outcome
     factors: dict[str, str] = Field(description="in what the changed way is not as usual")
     standing: Standing
     words: str

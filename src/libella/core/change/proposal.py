@@ -9,7 +9,7 @@ from typing import Final, get_args
 from ..judge.findings.finding import Cause
 from ..judge.ledger.factors import LONGEST, Factor
 from ..measure.limits import OutOfLimits
-from ..start.turns import Question
+from ..start.turns import Outcome
 from .proposed.aim import AIM
 from .proposed.entry import Kind, Proposal
 from .proposed.stroke import STROKE
@@ -45,7 +45,7 @@ class Chosen:
     what: str
     feel: str
     kind: Kind
-    asks: Question
+    asks: Outcome
     cause: Cause = ""
     proposal: str = ""
 

@@ -15,7 +15,11 @@ Of = Literal["start", "aim"]
 Noticed = Literal["roll", "still", "touch", "strike", "finish"]
 """Questions about what was noted of the putts: names of notes."""
 AboutStart = Literal["line", "spread", "window"]
-Question = Literal["line", "spread", "window", "roll", "still", "touch", "strike", "finish"]
+Outcome = Literal["line", "spread", "window", "roll", "still", "touch", "strike", "finish"]
+"""What a putt comes to: what a change is retested by."""
+Link = Literal["face", "path"]
+"""Questions about a link before the ball: by a sensor, or in the words noted of the putts."""
+Question = Literal["line", "spread", "window", "roll", "still", "touch", "strike", "finish", "face", "path"]
 NOTICED: Final[tuple[Noticed, ...]] = get_args(Noticed)
 ORDERS: Final[tuple[Order, ...]] = get_args(Order)
 EACH: Final = Bounds(3, 60, "putts")

@@ -231,7 +231,7 @@ def _ended(kind: str, at: Interval | None, n: int) -> Mapping[str, Value]:
 def comparisons() -> tuple[Compared, ...]:
     """Comparisons under every question, so far and whole, of one other condition and of two."""
     found: list[Compared | None] = []
-    questions: tuple[Question, ...] = ("line", "spread", "window", "roll", "strike")
+    questions: tuple[Question, ...] = ("line", "spread", "window", "roll", "strike", "face", "path")
     for question, final, apart, wide in product(questions, (True, False), (0.0, 2.0), (0.3, 0.002)):
         arms = [
             batch("start", read_about("start", at, spread, 14), (("trial", name),) if name else (), turn=n)

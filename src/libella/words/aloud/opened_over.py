@@ -15,7 +15,7 @@ from ...core.estimate import START
 from ...core.judge.explained.line import LineExplained, LineRest, Without
 from ...core.judge.golfers_line import Change, Stepped
 from ...core.judge.ledger.entry import Place
-from ...core.start.turns import Question
+from ...core.start.turns import Outcome
 from ..change import explained as words
 from ..change.change import gain_said
 from ..judge.explained.opened import signed
@@ -24,7 +24,7 @@ from .line import pooled_lines, share_lines
 from .reading import Reading
 
 _SINCE = datetime(2026, 3, 2, tzinfo=UTC)
-_ASKS: tuple[Question, ...] = ("line", "spread", "roll")
+_ASKS: tuple[Outcome, ...] = ("line", "spread", "roll")
 
 
 def opened_over_aloud(it: Reading) -> None:

@@ -7,7 +7,7 @@ from typing import Final
 from ...core.change.proposal import Chosen, Kind
 from ...core.change.retest import EACH, Retest, Standing, Tested
 from ...core.change.session import retest_min
-from ...core.start.turns import Question, noticed
+from ...core.start.turns import Outcome, noticed
 from ..shared.brief import NOTHING
 from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
@@ -40,7 +40,7 @@ STANDINGS: Final[dict[Standing, str]] = {
     "worse": "worse",
     "dropped": "dropped",
 }
-_WANTED: Final[dict[Question, str]] = {
+_WANTED: Final[dict[Outcome, str]] = {
     "line": "start inside the window",
     "spread": "start inside the window",
     "window": "start inside the window",
@@ -69,7 +69,7 @@ def change_line(chosen: Sequence[Chosen]) -> tuple[str, str]:
     return f"{chosen[0].what}{more}.", BRIEF[chosen[0].kind]
 
 
-def standing_said(it: Tested, question: Question, beside: Sequence[str]) -> str:
+def standing_said(it: Tested, question: Outcome, beside: Sequence[str]) -> str:
     """Where a change stands. `beside`: what else is changed; then nothing is said of it alone."""
     name = STANDINGS[it.standing]
     if it.standing in ("untested", "dropped"):
@@ -85,7 +85,7 @@ def standing_said(it: Tested, question: Question, beside: Sequence[str]) -> str:
     return f"{name[0].upper()}{name[1:]}{sure}; {twice}{gain_said(last, question)}"
 
 
-def gain_said(it: Retest, question: Question) -> str:
+def gain_said(it: Retest, question: Outcome) -> str:
     """What a retest came to, or several together."""
     by, low, high = (round(one) for one in (it.gain.value, it.gain.low, it.gain.high))
     ends = f"{low} to {high}" if low >= 0 else f"{-high} to {-low}" if high <= 0 else f"{-low} fewer to {high} more"
@@ -102,7 +102,7 @@ def _minutes() -> int:
     return math.ceil(retest_min())
 
 
-def retest_said(question: Question) -> str:
+def retest_said(question: Outcome) -> str:
     """What a retest takes."""
     read = "with the start read" if noticed(question) is None else "with what it is about noted"
     return f"As usual against changed, in turns: {EACH} putts each way, {read}, about {_minutes()} minutes."

@@ -11,7 +11,7 @@ from ...core.judge.explained.line import LineExplained
 from ...core.judge.golfers_line import Stepped
 from ...core.judge.share_line import ShareLine
 from ...core.measure.units import Units, tape
-from ...core.start.turns import Question
+from ...core.start.turns import Outcome
 from ..judge.claims import category_name, side_name, sized
 from ..judge.explained.claim import plain, rule_said
 from ..judge.explained.opened import OpenedWords, ReadingWords, signed
@@ -140,7 +140,7 @@ def outlook_opened(it: OutlookExplained, starts: int, units: Units) -> OpenedWor
 
 
 def change_opened(
-    what: str, tested: Tested, asks: Question, beside: Sequence[str], where: Sequence[tuple[str, datetime, str]]
+    what: str, tested: Tested, asks: Outcome, beside: Sequence[str], where: Sequence[tuple[str, datetime, str]]
 ) -> OpenedWords:
     """Where a change stands; `where`: each retest's id, when it was, and its lesson."""
     told = {one.id: one for one in tested.retests}

@@ -23,6 +23,8 @@ QUESTIONS: Final[dict[Of, dict[Question, str]]] = {
         "touch": "Is less touched?",
         "strike": "Does it move the strike?",
         "finish": "Are more holed?",
+        "face": "Does it move the face at impact?",
+        "path": "Does it move the path?",
     },
     "aim": {
         "line": "Does it move the aim?",

@@ -7,7 +7,7 @@
     label: string
     names: string[]
     value: string
-    /** What the button says that asks for another. */
+    /** What the button says that asks for another; empty: nothing else is taken. */
     another: string
     /** Names that have a drawing are found among the pictures of that kind. */
     kind?: string
@@ -37,7 +37,7 @@
     {small}
     options={[
       ...offered.map((it) => ({ value: it || UNNAMED, words: it || AS_USUAL, picture: pictured(kind, it) })),
-      { value: OTHER, words: another }
+      ...(another ? [{ value: OTHER, words: another }] : [])
     ]}
     bind:value={
       () => (typing ? OTHER : value || UNNAMED),

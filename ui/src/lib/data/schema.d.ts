@@ -5405,7 +5405,7 @@ export interface components {
              * Question
              * @enum {string}
              */
-            question: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish";
+            question: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish" | "face" | "path";
             /** Question Words */
             question_words: string;
             /** Names */
@@ -6676,7 +6676,7 @@ export interface components {
              * @default line
              * @enum {string}
              */
-            question: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish";
+            question: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish" | "face" | "path";
             /**
              * Asks
              * @default []
@@ -6712,7 +6712,7 @@ export interface components {
              * Question
              * @enum {string}
              */
-            question: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish";
+            question: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish" | "face" | "path";
             /** Question Words */
             question_words: string;
             /** Order Words */
@@ -22815,7 +22815,7 @@ export interface operations {
     comparisons_compare: {
         parameters: {
             query: {
-                question?: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish";
+                question?: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish" | "face" | "path";
                 /** @description Units of lengths in sentences and drawings. */
                 units?: "metric" | "feet";
                 blocks: string[];

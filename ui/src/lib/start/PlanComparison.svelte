@@ -6,9 +6,9 @@
   import { net } from '$lib/away/net.svelte'
   import { stamp } from '$lib/data/clock'
   import { about as faultOf, type Shapes } from '$lib/data/client'
-  import { notesQuery } from '$lib/data/queries.svelte'
+  import { notesQuery, sensorsQuery } from '$lib/data/queries.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
-  import { choices, stepped } from '$lib/data/vocabulary.svelte'
+  import { choices, named, stepped } from '$lib/data/vocabulary.svelte'
   import { createAsk, createWrite } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import { rulerFor, withUnit } from '$lib/base/length'
@@ -18,7 +18,7 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import { planOf } from '$lib/set/plan'
   import { keepPlan } from '$lib/set/writes'
-  import { Comparing, type Kind } from './comparing.svelte'
+  import { Comparing, type Varies } from './comparing.svelte'
   import type { Under } from './under'
   import TwoStages from './TwoStages.svelte'
   import UnderChoice from './UnderChoice.svelte'
@@ -36,7 +36,8 @@
   }
   let { lessonId, station, hand, guided, asked, offered, planned }: Props = $props()
 
-  const KINDS = choices<Kind>('comparing')
+  const VARIES = choices<Varies>('comparing')
+  const HERE = VARIES.filter((it) => it.value !== 'guide' && it.value !== 'length')
   const ORDERS = choices<Shapes['ComparisonIn']['order']>('order').filter((it) => it.value !== 'in_order')
   const QUESTIONS = choices<Shapes['ComparisonIn']['question']>('question')
   // svelte-ignore state_referenced_locally
@@ -57,12 +58,16 @@
   )
 
   const notes = notesQuery()
+  const sensors = sensorsQuery(() => lessonId)
+  /** A face is noted of the putts under this name, where no sensor reads it. */
+  const NOTED: Partial<Record<Shapes['ComparisonIn']['question'], string>> = { face: 'face_impact' }
   /** What the question asks after is noted without being asked for. */
-  const asks = $derived(
-    notes.data?.some((note) => note.note === it.question) && !asked.includes(it.question)
-      ? [...asked, it.question]
-      : asked
-  )
+  const asks = $derived.by(() => {
+    // Face and path are noted in words only where nothing reads them.
+    if (sensors.data?.sensors.length && (it.question === 'face' || it.question === 'path')) return asked
+    const note = NOTED[it.question] ?? it.question
+    return notes.data?.some((one) => one.note === note) && !asked.includes(note) ? [...asked, note] : asked
+  })
 
   // Turns come from the server; without one they are those it was asked for before.
   $effect(() => {
@@ -99,17 +104,30 @@
 </script>
 
 <form class="grid gap-3" onsubmit={begin}>
-  {#if !net.gone}<Choice label="Compare" options={KINDS} bind:value={it.kind} />{/if}
+  <Choice
+    label="What varies"
+    options={net.gone ? HERE : VARIES}
+    small
+    bind:value={() => it.varies, (what) => it.vary(what)}
+  />
   {#if it.kind === 'conditions'}
     <div class="grid gap-y-3">
       {#each it.under as _, n (n)}
         <UnderChoice
           label="Condition {n + 1}{n ? '' : ', the others’ measure'}"
-          {offered}
+          offered={it.ways}
+          of={it.varies}
+          another={it.typed}
           small
           bind:value={it.under[n]!}
         />
       {/each}
+      {#if it.differIn.length > 1}
+        <p class="leading-snug" data-differ>
+          They differ in {it.differIn.map((one) => named('comparing', one)).join(' and ')}: which of these did it can’t
+          be told.
+        </p>
+      {/if}
       <div class="flex gap-2" class:hidden={net.gone}>
         {#if it.grows}<button type="button" class="button" onclick={() => it.more()}>One more condition</button>{/if}
         {#if it.shrinks}<button type="button" class="button" onclick={() => it.fewer()}>One fewer</button>{/if}

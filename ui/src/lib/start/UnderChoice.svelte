@@ -14,8 +14,21 @@
     small?: boolean
     /** Whether as usual is offered. */
     usual?: boolean
+    /** What differs was asked before: what is typed is of that. */
+    of?: string
+    /** Whether another can be typed. */
+    another?: boolean
   }
-  let { label, offered, value = $bindable(), without = [], small = false, usual = true }: Props = $props()
+  let {
+    label,
+    offered,
+    value = $bindable(),
+    without = [],
+    small = false,
+    usual = true,
+    of,
+    another = true
+  }: Props = $props()
 
   const FACTORS = choices<string>('factor')
     .filter((it) => !without.includes(it.value))
@@ -23,7 +36,7 @@
   /** Typed here just now: what it is that differs is asked with it. */
   let typed = $state('')
   const isNew = $derived(Boolean(typed) && value.name === typed)
-  const factor = $derived(Object.keys(value.factors)[0] ?? 'trial')
+  const factor = $derived(of ?? Object.keys(value.factors)[0] ?? 'trial')
   function named(name: string): void {
     typed = name && !offered.some((it) => it.name === name) ? name : ''
     value = offered.find((it) => it.name === name) ?? (name ? { name, factors: { [factor]: name } } : USUAL)
@@ -35,12 +48,12 @@
     {label}
     names={offered.map((it) => it.name)}
     bind:value={() => value.name, named}
-    another="Something else…"
+    another={another ? 'Something else…' : ''}
     {usual}
     {small}
     kind="set_up"
   />
-  {#if isNew}
+  {#if isNew && !of}
     <Choice
       label="What differs in “{value.name}”"
       options={FACTORS}

@@ -1,9 +1,13 @@
 /** A comparison while it is planned: what is set against what, and how many putts each in which turns. */
 import type { Shapes } from '$lib/data/client'
 import { planOf, type Plan } from '$lib/set/plan'
+import { choices } from '$lib/data/vocabulary.svelte'
 import { USUAL, type Under } from './under'
 
-export type Kind = 'conditions' | 'distances' | 'transfer'
+/** What varies, as it is asked first: what sits beside the ways in the ledger, by its code. */
+export type Varies = 'set_up' | 'cue' | 'kit' | 'routine' | 'guide' | 'length' | 'hole_side' | 'trial'
+type Kind = 'conditions' | 'distances' | 'transfer'
+const OTHER_SIDE: Under = { name: 'other side of the hole', factors: { hole_side: 'other' } }
 const MOST_CONDITIONS = 5
 const FEWEST_CONDITIONS = 2
 /** Lengths that near are one. */
@@ -19,7 +23,7 @@ export interface Condition extends Under {
 }
 
 export class Comparing {
-  kind = $state<Kind>('conditions')
+  varies = $state<Varies>('set_up')
   under = $state<Under[]>([USUAL, { name: 'wide base', factors: { set_up: 'wide base' } }])
   distances_m = $state<number[]>([])
   each = $state(AS_USUAL.each)
@@ -28,11 +32,47 @@ export class Comparing {
   question = $state(AS_USUAL.question)
 
   /** `offered`: under what may be putted, as usual first: against it the next one is set. */
-  constructor(distance_m: number, offered: readonly Under[] = []) {
+  constructor(
+    distance_m: number,
+    private offered: readonly Under[] = []
+  ) {
     const other = offered.find((it) => it.name)
-    if (other) this.under = [USUAL, other]
+    if (other) {
+      this.under = [USUAL, other]
+      this.varies = (Object.keys(other.factors)[0] as Varies | undefined) ?? 'set_up'
+    }
     // The first three are near what is laid; the coach changes them.
     this.distances_m = [distance_m - 1, distance_m, distance_m + 1.5].map((it) => Math.max(1.2, it))
+  }
+
+  get kind(): Kind {
+    return this.varies === 'length' ? 'distances' : this.varies === 'guide' ? 'transfer' : 'conditions'
+  }
+  /** Something else varies: the first way of it that is offered stands against as usual. */
+  vary(what: Varies): void {
+    this.varies = what
+    if (this.kind === 'conditions') this.under = [USUAL, this.ways.find((it) => it.name) ?? USUAL]
+  }
+  /** The ways in which that can be: cues by their own names, what was done before, and what is typed. */
+  get ways(): Under[] {
+    if (this.varies === 'cue')
+      return [
+        USUAL,
+        ...choices<string>('cue')
+          .filter((it) => it.value !== 'line')
+          .map((it) => ({ name: it.words, factors: { cue: it.value } }))
+      ]
+    if (this.varies === 'hole_side') return [USUAL, OTHER_SIDE]
+    return this.offered.filter((it) => !it.name || this.varies in it.factors)
+  }
+  /** Whether a way of it can be typed: cues and sides are named. */
+  get typed(): boolean {
+    return this.varies !== 'cue' && this.varies !== 'hole_side'
+  }
+  /** All in which the ways differ: of more than one nobody can say which did it. */
+  get differIn(): string[] {
+    const names = [...new Set(this.under.flatMap((it) => Object.keys(it.factors)))]
+    return names.filter((name) => new Set(this.under.map((it) => it.factors[name] ?? '')).size > 1)
   }
 
   more(): void {
@@ -82,7 +122,7 @@ export class Comparing {
 
   /** Without a network: two ways on the station that stands, as many putts and in the turns for which the server was asked. */
   asUsual(): void {
-    this.kind = 'conditions'
+    if (this.kind !== 'conditions') this.vary('set_up')
     this.under = this.under.slice(0, FEWEST_CONDITIONS)
     Object.assign(this, AS_USUAL)
   }

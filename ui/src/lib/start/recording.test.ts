@@ -202,7 +202,7 @@ describe('a comparison', () => {
 
   it('lays only the lengths that do not stand', () => {
     const it = new Comparing(2)
-    it.kind = 'distances'
+    it.vary('length')
     const found = it.conditions(station, false, length)
     expect(found.map((one) => [one.name, one.lay?.distance_m])).toEqual([
       ['1.2 m', 1.2],
@@ -213,7 +213,7 @@ describe('a comparison', () => {
 
   it('takes the aid away and then goes to the other side of the hole', () => {
     const it = new Comparing(2)
-    it.kind = 'transfer'
+    it.vary('guide')
     const found = it.conditions(station, true, length)
     expect(found.map((one) => one.guided)).toEqual([true, false, false])
     expect(found[1]?.lay).toMatchObject({ aids: [], falls_right_percent: 1 })

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from typing import Final, Literal
 
 from ...judge.findings.finding import Cause
-from ...start.turns import Question
+from ...start.turns import Outcome
 
 Kind = Literal["set_up", "cue", "routine", "stroke", "kit", "practice", "train_the_eye", "trust"]
 
@@ -29,7 +29,7 @@ class Proposal:
     what: str
     feel: str
     causes: tuple[Cause, ...]
-    asks: Question = "line"
+    asks: Outcome = "line"
     school: str = ""
     rival: str = ""
     caution: str = ""

@@ -116,8 +116,11 @@ def asked_in(told: Sequence[Difference], whole: Compared) -> Difference | None:
 
 def asked_of(question: str, of: str) -> str:
     """The quantity that a comparison's question is about."""
-    by_note = {"roll": "roll", "still": "still", "touch": "touch", "strike": "strike", "finish": "holed"}
-    return by_note.get(question, {"start": "start", "aim": "face"}.get(of, "eyes_inside"))
+    by_name = {
+        "roll": "roll", "still": "still", "touch": "touch", "strike": "strike", "finish": "holed", "face": "impact",
+        "path": "path",
+    }  # fmt: skip
+    return by_name.get(question, {"start": "start", "aim": "face"}.get(of, "eyes_inside"))
 
 
 def compared(ledger: Ledger, id: str, of: str, question: str, by: Weighing, *, final: bool) -> Compared | None:
