@@ -7,7 +7,8 @@ from uuid import UUID
 import uuid6
 from playwright.sync_api import Page, expect
 
-from ..conftest import no_serious_finding, own_lesson, shot
+from ..conftest import hold_first_answer, no_serious_finding, own_lesson, shot, stands
+from ..journeys.test_plan_carried import step
 from ..start.test_main_flow import start_block
 
 
@@ -142,6 +143,27 @@ def test_what_is_read_in_a_step_is_judged_on_the_run_sheet(page: Page):
     # The line is not proved: likely at the most, and the way out stands first.
     expect(page.locator("h1[data-headline]")).to_have_attribute("data-word", "likely")
     expect(page.locator("[data-guards], [data-unproved]").first).to_be_visible()
+
+
+def test_a_page_opened_after_the_last_reading_waits_for_it_and_shows_no_older_answer(page: Page):
+    own_lesson(page, "Fresh Golfer")
+    start_block(page)
+    for n in range(2, 6):
+        page.keyboard.press("3")
+        expect(page.locator("[data-count]")).to_contain_text(f"Putt {n}")
+    stands(page)
+    step(page, "Judge")
+    expect(page.locator("[data-quantity=start]")).to_contain_text("All 4 within")
+    step(page, "Start")
+    page.keyboard.press("3")
+    expect(page.locator("[data-count]")).to_contain_text("Putt 6")
+    stands(page)
+    let_go = hold_first_answer(page, "**/findings*")
+    step(page, "Judge")
+    expect(page.get_by_text("The judgement is coming…", exact=True)).to_be_visible()
+    expect(page.locator("[data-quantity=start]")).to_have_count(0)
+    let_go()
+    expect(page.locator("[data-quantity=start]")).to_contain_text("All 5 within")
 
 
 def test_the_run_sheet_denies_nothing_while_putts_are_recorded(page: Page):

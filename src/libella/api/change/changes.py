@@ -138,6 +138,7 @@ class ChangeOut(BaseModel):
     complaint: ComplaintIn | None
     complaint_words: str
     answer: list[str] = Field(description="sentence by sentence")
+    revision: int = Field(0, description="the mark of the data it was made from")
     offers: list[OfferOut] = Field(description="what is usually changed, by finding, the first finding first")
     held: list[HeldOut] = Field(description="changes of this golfer, newest first")
     ask_first: str = Field(description="said before a second change is chosen; empty where none is held")
@@ -155,7 +156,10 @@ def change_in(desk: Desk, id: UUID, units: InUnits) -> ChangeOut:
 
 
 def _kept(desk: Desk, id: UUID, units: InUnits) -> str:
-    return kept.of_lesson(desk, id, f"change, {units}", lambda whole, _: _change(whole, id, units).model_dump_json())
+    def make(whole: Desk, revision: int) -> str:
+        return _change(whole, id, units).model_copy(update={"revision": revision}).model_dump_json()
+
+    return kept.of_lesson(desk, id, f"change, {units}", make)
 
 
 @router.put("/lessons/{id}/complaint")

@@ -140,6 +140,7 @@ class ComparedLesson(BaseModel):
 class LessonFindings(BaseModel):
     """What a lesson comes to: one sentence and one picture first, then what else is said, findings, what was read."""
 
+    revision: int = Field(0, description="the mark of the data it was made from")
     headline: str
     brief: str = Field(description="the same in at most twelve characters")
     meaning: str
@@ -192,6 +193,7 @@ def _kept(desk: Desk, id: UUID, units: InUnits) -> str:
     def make(whole: Desk, revision: int) -> str:
         before = kept.under_other_rules(whole, id, what, revision)
         found = _lesson(whole, id, units)
+        found.revision = revision
         if before is not None and (old := json.loads(before).get("headline")) not in (None, found.headline):
             found.rules_changed = words.rules_changed_said(old)
         return found.model_dump_json()

@@ -47,6 +47,7 @@ class DrillBrief(BaseModel):
 class SummaryOut(BaseModel):
     """A lesson on one page; what there is none of is empty."""
 
+    revision: int = Field(0, description="the mark of the data it was made from")
     golfer: str
     under: str = Field(description="where and when")
     complaint: str
@@ -157,6 +158,8 @@ def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
     drill = practice.drill_in(desk, code, lesson.hand, units)
     say = partial(put, wording=wording_for(golfer.level, golfer.wording), units=units)
     return SummaryOut(
+        # The older of the two it is put together from.
+        revision=min(found.revision, change.revision),
         golfer=golfer.name,
         under=words.under_said(lesson.place, lesson.started_at.date()),
         complaint=change.complaint_words,

@@ -9619,6 +9619,12 @@ export interface components {
          * @description What a lesson comes to: one sentence and one picture first, then what else is said, findings, what was read.
          */
         LessonFindings: {
+            /**
+             * Revision
+             * @description the mark of the data it was made from
+             * @default 0
+             */
+            revision: number;
             /** Headline */
             headline: string;
             /**
@@ -14318,6 +14324,12 @@ export interface components {
          * @description A lesson on one page; what there is none of is empty.
          */
         SummaryOut: {
+            /**
+             * Revision
+             * @description the mark of the data it was made from
+             * @default 0
+             */
+            revision: number;
             /** Golfer */
             golfer: string;
             /**
@@ -15481,6 +15493,12 @@ export interface components {
              * @description sentence by sentence
              */
             answer: string[];
+            /**
+             * Revision
+             * @description the mark of the data it was made from
+             * @default 0
+             */
+            revision: number;
             /**
              * Offers
              * @description what is usually changed, by finding, the first finding first

@@ -6,6 +6,7 @@
   import Said from '$lib/base/Said.svelte'
   import SchoolsHere from '$lib/schools/SchoolsHere.svelte'
   import BlockSwitch from '$lib/start/BlockSwitch.svelte'
+  import { createFresh } from '$lib/data/fresh.svelte'
   import Coming from '$lib/base/Coming.svelte'
   import Picture from '$lib/drawing/Picture.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
@@ -24,6 +25,7 @@
 
   const found = findingsQuery(() => id)
   const it = $derived(found.data)
+  const fresh = createFresh(() => id, found)
   const next = $derived(it?.next[0])
   const plan = $derived(sheet.stations.find((one) => one.current))
   // What this golfer wants to see first is a school's to say; one picture where nobody said.
@@ -36,7 +38,7 @@
 
 {#if found.error && !it}
   <div class="p-6"><Trouble error={found.error} again={() => found.refetch()} /></div>
-{:else if it}
+{:else if it && fresh.shown}
   <div class={read ? 'grid min-h-full grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]' : ''}>
     <div class={read ? 'min-h-0 overflow-y-auto px-6 py-4' : 'p-6'}>
       <!-- Here, whatever there is to judge: its sheet stays open while the lesson is judged anew. -->
@@ -179,7 +181,7 @@
     {/if}
   </div>
 {:else}
-  <Coming page what="The judgement" />
+  <Coming page what={outbox.waiting.length ? 'What was read' : 'The judgement'} />
 {/if}
 
 {#snippet picture()}

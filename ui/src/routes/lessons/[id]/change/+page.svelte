@@ -10,6 +10,7 @@
   import OwnChange from '$lib/change/OwnChange.svelte'
   import { changeQuery } from '$lib/change/queries.svelte'
   import { chooseChange } from '$lib/change/writes'
+  import { createFresh } from '$lib/data/fresh.svelte'
   import { stamp } from '$lib/data/clock'
   import type { Shapes } from '$lib/data/client'
   import Picture from '$lib/drawing/Picture.svelte'
@@ -24,6 +25,7 @@
   const change = changeQuery(() => id)
   const found = findingsQuery(() => id)
   const it = $derived(change.data)
+  const fresh = createFresh(() => id, change)
   const held = $derived(it?.held.filter((one) => !one.dropped) ?? [])
   const dropped = $derived(it?.held.filter((one) => one.dropped) ?? [])
   /** With one held another is asked about first. */
@@ -44,7 +46,7 @@
 
 {#if change.error && !it}
   <div class="p-6"><Trouble error={change.error} again={() => change.refetch()} /></div>
-{:else if it && lesson.data}
+{:else if it && lesson.data && fresh.shown}
   <div
     class="grid min-h-full grid-cols-1 content-start desk:h-full desk:content-stretch desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_340px]"
   >

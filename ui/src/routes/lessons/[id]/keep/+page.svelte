@@ -5,6 +5,7 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import { settings } from '$lib/base/settings.svelte'
   import { api } from '$lib/data/client'
+  import { createFresh } from '$lib/data/fresh.svelte'
   import { save } from '$lib/data/save'
   import { createAsk, createWrite, firstError } from '$lib/data/write.svelte'
   import { day } from '$lib/base/dates'
@@ -17,6 +18,7 @@
   const id = $derived(page.params.id ?? '')
   const summary = summaryQuery(() => id)
   const it = $derived(summary.data)
+  const fresh = createFresh(() => id, summary)
   let typed = $state<string | null>(null)
   const noting = createWrite(
     (note: string) => noteSheet(id, note),
@@ -41,7 +43,7 @@
 
 {#if summary.error && !it}
   <div class="p-6"><Trouble error={summary.error} again={() => summary.refetch()} /></div>
-{:else if it}
+{:else if it && fresh.shown}
   <div class="mx-auto max-w-[820px] px-6 py-5" data-summary>
     <div class="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-2">
       <div>
