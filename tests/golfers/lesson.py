@@ -15,8 +15,9 @@ from libella.core.green.putt import Putt
 from libella.core.green.usual import USUAL, usual_mix
 from libella.core.instruments.in_words import InWords
 from libella.core.judge.findings.finding import Cause
-from libella.core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, Putted, SecondProof, Source
+from libella.core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Putted, SecondProof, Source
 from libella.core.judge.ledger.factors import GUIDED, Levels
+from libella.core.judge.ledger.place import Place
 from libella.core.judge.ledger.putt import Reader, putt_values
 from libella.core.measure.interval import Interval
 from libella.core.see.fit import perceive

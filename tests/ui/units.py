@@ -8,6 +8,8 @@ from playwright.sync_api import Page
 
 from .conftest import laid_out, stands
 
+PATIENCE_S = 45
+"""As long as anything is waited for here: a machine that is busy draws late."""
 # What a page says: its text, the names read aloud, what stands in its entries and drawings.
 SAID = """
 [document.body.innerText,
@@ -27,7 +29,7 @@ def speaks_one_system_of_units(page: Page) -> None:
     """As it stands, in metres, and turned to feet by its own button."""
     for other in (FEET, METRIC):
         found = _said(page, other)
-        until = time.monotonic() + 5
+        until = time.monotonic() + PATIENCE_S
         while found and time.monotonic() < until:
             # What is reckoned anew is drawn a moment later.
             laid_out(page)

@@ -197,6 +197,7 @@ def _change(desk: Desk, id: UUID, units: InUnits) -> ChangeOut:
     held = [_held(desk, it) for it in chosen]
     schools, retested = schools_of(desk, sheet.golfer), tried(chosen)
     return ChangeOut(
+        revision=0,
         complaint=None if told is None else ComplaintIn.model_validate(told, from_attributes=True),
         complaint_words="" if told is None else complaint_said(told, units),
         answer=answer_said(answer(told or Complaint(), whole.judged), headline, hand, units),

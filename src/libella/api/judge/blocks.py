@@ -13,7 +13,6 @@ from ...core.estimate import Summary
 from ...core.estimate.table import LikelihoodTable
 from ...core.golfer.kit import NO_KIT
 from ...core.golfer.wording import wording_for
-from ...core.judge.claims.unusable import not_used
 from ...core.judge.judgement import Judgement
 from ...core.measure.flag import FLAGS
 from ...core.measure.interval import Interval
@@ -197,10 +196,10 @@ def read(desk: AtDesk, id: UUID, units: InUnits = "metric") -> BlockReadOut:
         return BlockReadOut(
             pace=pace_said(it.pace, units),
             read=[
-                *(ClaimOut.of(one, it.hand, units) for one in it.claims),
-                *(ClaimOut.unused(one, units) for one in not_used(it.ledger.batches)),
+                *(ClaimOut.of(one, it.hand, units) for one in it.reads),
+                *(ClaimOut.unused(one, units) for one in it.unused),
             ],
-            tells_k=it.shares_face,
+            tells_k=it.tells_k,
         ).model_dump_json()
 
     return as_kept(kept.of_block(desk, id, f"read, {units}", make))

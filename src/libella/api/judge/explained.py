@@ -73,7 +73,7 @@ def of_a_block(
     """Open what is said of a block's putts."""
     with desk.together() as whole:
         it = blocks.read_of_block(whole, id)
-    return _opened(of_block(it.ledger, it.claims, it.case), claim, it.hand, units)
+    return _opened(of_block(it.ledger, it.reads, it.case), claim, it.hand, units)
 
 
 def _opened(every: Mapping[str, Opener], key: str, hand: Hand, units: InUnits) -> ExplainedOut:

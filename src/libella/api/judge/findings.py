@@ -15,7 +15,6 @@ from ...core.drawing.scene import Scene
 from ...core.golfer.band import BANDED, BandedLink
 from ...core.golfer.hand import Hand
 from ...core.judge.claims.reads import Claim, Compared
-from ...core.judge.claims.unusable import not_used
 from ...core.judge.explained.every import cause_key, chosen_key, claim_key
 from ...core.judge.findings.answer import Answer
 from ...core.judge.findings.chain_picture import READ_AS, LinkName, LinkShown, fan
@@ -231,6 +230,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     pace, growth = putts.pace_said(it.pace, units), putts.growth_said(it.growth, hand, units) if it.growth else ""
     said = " ".join([headline, *also]).lower()
     return LessonFindings(
+        revision=0,
         headline=headline,
         brief=chosen_words.chosen_brief(it.chosen),
         meaning=chosen_words.meaning_said(it.chosen[0], hand),
@@ -243,7 +243,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         compared=[_compared(one, whole, units) for one in it.compared],
         read=[
             *(ClaimOut.of(one, hand, units) for one in _in_order(it.reads, whole.ledger.schools.settings.first)),
-            *(ClaimOut.unused(one, units) for one in not_used(whole.ledger.batches)),
+            *(ClaimOut.unused(one, units) for one in whole.account.unused),
         ],
         line_counts=any(one.quantity.on_line for one in it.reads),
         unsorted=[name for one in it.guards if one.name == "unsorted" for name in one.told],

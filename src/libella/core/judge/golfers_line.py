@@ -23,8 +23,9 @@ from .chain import K_USUAL
 from .claims.difference import limits_of
 from .claims.level import FEWEST, Weighing, level_of
 from .claims.level import Level as LevelClaim
-from .ledger.entry import Batch, Place
+from .ledger.entry import Batch
 from .ledger.factors import FACTORS, Levels, is_guided
+from .ledger.place import Place
 from .ledger.quantity import Quantity, names, quantity
 
 LINES: Final[tuple[str, ...]] = tuple(

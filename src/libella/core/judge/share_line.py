@@ -12,8 +12,9 @@ from ..opinions.held import Opinion
 from ..start.notes import parts_of
 from .claims.share import share_estimate, share_of
 from .golfers_line import LineKey
-from .ledger.entry import Batch, Place
+from .ledger.entry import Batch
 from .ledger.factors import Levels
+from .ledger.place import Place
 from .ledger.quantity import Quantity, names, quantity
 
 SHARES: Final[tuple[str, ...]] = tuple(

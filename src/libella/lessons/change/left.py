@@ -9,13 +9,10 @@ from typing import Final
 from ...core.change.retention import Known, Retained, retained
 from ...core.change.retest import Retest, Way
 from ...core.change.training import Asked, Trained, trained
-from ...core.judge.findings.case import Case
-from ...core.judge.golfers_line import line_block
-from ...core.judge.ledger.entry import Batch
 from ...core.judge.ledger.factors import GUIDED, Factor
 from ..desk.desk import Desk
-from ..judge.ledger import ledger_of
-from ..lesson.lessons import every_lesson_of, lesson_sheet, lessons_alone
+from ..judge.account import account_of
+from ..lesson.lessons import every_lesson_of, lessons_alone
 from ..see.maps import map_sheet
 from ..values import KeptLesson
 from .changes import Change
@@ -70,15 +67,14 @@ def eye_of(desk: Desk, it: Change) -> Trained:
 def _first_bare(desk: Desk, lesson: KeptLesson, factors: Mapping[str, str]) -> tuple[Known, int] | None:
     """Where the first putts of a lesson started, and how many; None where something helped them, or they were putted
     otherwise."""
-    gathered = ledger_of(desk, lesson_sheet(desk, lesson.id), earlier=False)
-    putted = [one for one in gathered.ledger.batches if one.step == "start"]
-    if not putted:
+    account = account_of(desk, lesson.id, alone=True)
+    first = account.first_putts
+    if first is None:
         return None
-    first = putted[0]
     told = dict(first.levels)
     if told.get("guide") == GUIDED or first.comparison or not _as_meant(told, factors):
         return None
-    found = line_block(first, "start", Case(gathered.ledger).weighing)
+    found = account.as_block(first)
     if found is None or found.bias is None:
         return None
     mean, sd = found.bias
@@ -93,12 +89,7 @@ def _as_meant(told: Mapping[Factor, str], factors: Mapping[str, str]) -> bool:
 
 def _laying(desk: Desk, lesson: KeptLesson) -> float:
     """What is not known of the line a retest was putted on: both its ways share it, another day's does not."""
-    batches = ledger_of(desk, lesson_sheet(desk, lesson.id), earlier=False).ledger.batches
-    return max((_shared(it) for it in batches if it.comparison), default=0.0)
-
-
-def _shared(it: Batch) -> float:
-    return math.hypot(*(one.sd for one in it.sources.get("start", ())))
+    return account_of(desk, lesson.id, alone=True).compared_on_deg
 
 
 def _known(it: Way) -> Known:

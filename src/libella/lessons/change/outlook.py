@@ -11,17 +11,17 @@ from ...core.course.chance import Green, Starter
 from ...core.course.outlook import DRAWN, Outlook, changed_by, outlook, read_error, starter_of
 from ...core.course.roller import Finish, Roller, roller
 from ...core.green.capture import longest_past
+from ...core.judge.account import Ended
 from ...core.judge.golfers_line import GolfersLine
-from ...core.judge.ledger.entry import Batch
 from ...core.measure.interval import Interval
 from ..desk.desk import Desk
 from ..desk.in_hand import InHand
 from ..desk.kept import mark_of_golfer
 from ..golfer.golfers import golfer
 from ..golfer.schools import schools_of
+from ..judge.account import over_lessons
 from ..judge.bands import band_for
 from ..judge.golfers_line import golfers_lines
-from ..judge.ledger import every_batch
 from ..lesson.lessons import every_lesson_of
 from .changes import Change, changes_held
 from .on_the_course import on_the_course
@@ -71,18 +71,17 @@ def _expected(desk: Desk, golfer_id: UUID) -> Expected:
     if line is None or line.spread is None or line.readings < _FEWEST:
         return Expected(None, line.readings if line else 0, green, None, made)
     band = band_for(desk, who.level, schools)
-    batches = list(every_batch(desk, who, lessons, band.spread_deg["start"], starts_only=True))
-    reads = [it.putted.read_off.value for it in batches if it.putted and it.putted.read_off is not None]
-    starter = starter_of(line.now, line.spread, read_error(reads))
+    told = over_lessons(desk, who, lessons, band.spread_deg["start"])
+    starter = starter_of(line.now, line.spread, read_error(told.reads_off))
     change, retest = _retested(changes_held(desk, golfer_id))
-    rolls = roller(_finishes(batches, green), DRAWN)
+    rolls = roller(_finishes(told.ended, green), DRAWN)
     found = outlook(
         starter,
         changed_by(starter, retest) if retest else None,
         rolls,
         green,
         made,
-        len(reads),
+        len(told.reads_off),
     )
     return Expected(found, line.readings, green, change, made, starter, rolls)
 
@@ -93,19 +92,11 @@ def _starts(lines: Sequence[GolfersLine]) -> GolfersLine | None:
     return next((it for it in told if not it.guided), told[0] if told else None)
 
 
-def _finishes(batches: Sequence[Batch], green: Green) -> list[Finish]:
-    """Putts of blocks in which it was noted how far past the hole they ended. One that was holed says that it got
-    there, and no faster than the hole takes it: without them the finishes would be those of misses alone."""
+def _finishes(some: Sequence[Ended], green: Green) -> list[Finish]:
+    """How far past the hole putts would have run. One that was holed says that it got there, and no faster than the
+    hole takes it: without them the finishes would be those of misses alone."""
     holed = Interval(0.0, longest_past(green.speed_ft, green.capture))
-    found: list[Finish] = []
-    for it in batches:
-        if it.putted is None or not it.putted.hole or not it.counts.get("roll_past"):
-            continue
-        for event in it.events:
-            past = holed if event.values.get("holed") == "holed" else event.values.get("roll_past")
-            if isinstance(past, Interval):
-                found.append(Finish(it.putted.distance_m, past))
-    return found
+    return [Finish(it.distance_m, holed if it.past is None else it.past) for it in some]
 
 
 def _retested(held: Sequence[Change]) -> tuple[Change | None, Retest | None]:

@@ -27,7 +27,7 @@ from ...core.set.station import Station
 from ...core.start.stroke import UNZEROED_DEG
 from ..lesson.lessons import BlockSheet
 from ..set.second_readings import ReadingErrors
-from ..start.blocks import path_of, station_of
+from ..start.blocks import path_of, start_of, station_of
 from ..start.strokes import StrokeSheet
 from ..values import KeptBlock, KeptReading
 
@@ -102,7 +102,7 @@ def block_batch(
     filed = max((float(it.notes.get("u_deg", 0.0)) for it in valid), default=0.0)
     events: list[Event] = []
     for it in valid:
-        start = Interval.of(it.low_deg, it.high_deg) if watched else None
+        start = start_of(it) if watched else None
         measures = _measures(strokes.get(it.id, ()))
         events.append(event_of(it.id, putt_values(by, start, it.notes, measures), it.flags))
     sensed = _Sensed.of([one for it in valid for one in strokes.get(it.id, ())], events, filed)

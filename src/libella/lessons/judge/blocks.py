@@ -1,17 +1,13 @@
 """Blocks judged: the verdict, the picture of the putts, everything else that was read of them, how many more would
 settle it."""
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from uuid import UUID
 
 from ...core.drawing.scene import Scene
 from ...core.estimate.table import LikelihoodTable
-from ...core.golfer.hand import Hand
-from ...core.judge.claims.pace import Pace
-from ...core.judge.claims.reads import Claim, reads
-from ...core.judge.findings.case import Case
+from ...core.judge.account import Account
 from ...core.judge.judgement import Further, Judgement, Occasion, further, judge, table_of
-from ...core.judge.ledger.entry import Ledger
 from ...core.measure.units import Units
 from ...core.schools.held import Schools
 from ...core.set.layout import rays
@@ -20,10 +16,10 @@ from ...core.start.ladder import Rung
 from ..desk.desk import Desk
 from ..golfer.golfers import usual_of
 from ..golfer.schools import schools_of
-from ..lesson.lessons import BlockSheet, lesson_sheet
+from ..lesson.lessons import BlockSheet
 from ..start.blocks import block_and_golfer, rung_of, station_of, valid_intervals
 from ..values import KeptGolfer
-from .ledger import ledger_of
+from .account import account_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -56,33 +52,10 @@ def occasion_of(sheet: BlockSheet, golfer: KeptGolfer, schools: Schools) -> Occa
     return Occasion(golfer.hand, usual_of(golfer, schools), sheet.block.hole, tuple(sheet.block.disturbances))
 
 
-@dataclass(frozen=True, slots=True)
-class BlockRead:
-    """Everything that was read of a block's putts: the claims, where they finished, whether its own putts tell the
-    face's share."""
-
-    claims: tuple[Claim, ...]
-    ledger: Ledger
-    case: Case
-    shares_face: bool
-
-    @property
-    def pace(self) -> Pace | None:
-        return self.case.pace
-
-    @property
-    def hand(self) -> Hand:
-        return self.ledger.hand
-
-
-def read_of_block(desk: Desk, id: UUID) -> BlockRead:
-    """The claims of one block: the same as its lesson makes of the same putts."""
+def read_of_block(desk: Desk, id: UUID) -> Account:
+    """The account over one block's readings: it says what its lesson says of the same putts."""
     sheet, _ = block_and_golfer(desk, id)
-    ledger = ledger_of(desk, lesson_sheet(desk, sheet.block.lesson_id), earlier=False).ledger
-    own = replace(ledger, batches=tuple(it for it in ledger.batches if it.id == str(id)))
-    case = Case(own)
-    told = "impact" in own.quantities and "path" in own.quantities
-    return BlockRead(reads(own, case.weighing), own, case, told)
+    return account_of(desk, sheet.block.lesson_id, alone=True).of_block(str(id))
 
 
 def table_of_block(desk: Desk, id: UUID, units: Units) -> LikelihoodTable | None:

@@ -9,10 +9,11 @@ from uuid import UUID
 from sqlalchemy import select
 
 from ...core.green.putt import Putt
+from ...core.judge.account import Account
 from ...core.judge.findings.answer import Answer, ToldThen, checked_answer
 from ...core.judge.findings.finding import Cause
-from ...core.judge.findings.judged import LessonJudged, judge_lesson
-from ...core.judge.findings.ranked import RULES, findings
+from ...core.judge.findings.judged import LessonJudged
+from ...core.judge.findings.ranked import RULES
 from ...core.judge.ledger.entry import Ledger
 from ...core.measure.limits import OutOfLimits
 from ...store.tables import FindingAnswerRow, LessonRow
@@ -21,25 +22,34 @@ from ..desk.in_hand import InHand
 from ..desk.kept import mark_of_lesson
 from ..desk.problem import Closed, KeptOtherwise
 from ..desk.stored import Stored
-from ..lesson.complaints import complaint_of
 from ..lesson.lessons import lesson_sheet
 from ..values import KeptBlock, KeptFindingAnswer, value_of, values_of
+from .account import account_of
 from .bands import bands_are_tried
-from .comparisons import planned_in
-from .ledger import ledger_of
 
 _TOLD: Final[Stored[ToldThen]] = Stored(ToldThen)
 
 
 @dataclass(frozen=True, slots=True)
 class WholeLesson:
-    """A lesson judged, what it was judged from, the putt its sizes are told at, and what its coach said."""
+    """A lesson's account, what its coach said of it, and its blocks."""
 
-    judged: LessonJudged
-    ledger: Ledger
-    putt: Putt
+    account: Account
     answers: Sequence[KeptFindingAnswer]
     blocks: Sequence[KeptBlock] = ()
+
+    @property
+    def judged(self) -> LessonJudged:
+        return self.account.judged
+
+    @property
+    def ledger(self) -> Ledger:
+        return self.account.ledger
+
+    @property
+    def putt(self) -> Putt:
+        """The one its sizes are told at."""
+        return self.account.putt
 
     def ways(self, comparison: str) -> list[KeptBlock]:
         """The blocks of a comparison, in the order of its conditions."""
@@ -58,12 +68,8 @@ def judge_whole(desk: Desk, lesson_id: UUID) -> WholeLesson:
 
 
 def _judge(desk: Desk, lesson_id: UUID) -> WholeLesson:
-    sheet = lesson_sheet(desk, lesson_id)
-    told = ledger_of(desk, sheet)
-    planned = planned_in(desk, lesson_id, sheet.blocks, told.turns)
-    asked = complaint_of(sheet.lesson.complaint)
-    judged = judge_lesson(told.ledger, planned, asked.asks if asked else ())
-    return WholeLesson(judged, told.ledger, told.putt, answers_of(desk, lesson_id), [it.block for it in sheet.blocks])
+    sheet, account = lesson_sheet(desk, lesson_id), account_of(desk, lesson_id)
+    return WholeLesson(account, answers_of(desk, lesson_id), [it.block for it in sheet.blocks])
 
 
 @dataclass(frozen=True, slots=True)
@@ -97,8 +103,7 @@ def keep_answer(desk: Desk, id: UUID, entry: AnswerEntry) -> KeptFindingAnswer:
             raise KeptOtherwise("finding_answer")
         if kept is not None:
             return value_of(KeptFindingAnswer, kept)
-    ledger = ledger_of(desk, lesson_sheet(desk, entry.lesson_id)).ledger
-    it = next(one for one in findings(ledger).ranked if one.cause == entry.cause)
+    it = next(one for one in account_of(desk, entry.lesson_id).judged.findings.ranked if one.cause == entry.cause)
     then = _TOLD.keep(ToldThen(it.call.word, it.call.side, it.weight))
     with desk.transaction() as session:
         if desk.get(session, LessonRow, entry.lesson_id, "lesson").voided_at is not None:

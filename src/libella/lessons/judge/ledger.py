@@ -14,8 +14,9 @@ from ...core.green.putt import USUAL_PAST_M, Putt
 from ...core.green.usual import usual_mix
 from ...core.judge.chain import K_USUAL, fit_k
 from ...core.judge.judgement import NO_HOLE_M
-from ...core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, SecondProof, Source
+from ...core.judge.ledger.entry import Batch, Event, Fitted, Ledger, SecondProof, Source
 from ...core.judge.ledger.factors import GUIDED, joined, levels_of
+from ...core.judge.ledger.place import Place
 from ...core.judge.ledger.putt import typed
 from ...core.measure.interval import Interval
 from ...core.see.first_look import FirstLook

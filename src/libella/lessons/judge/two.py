@@ -1,6 +1,6 @@
 """Two sides of a golfer's putting set beside each other: whole lessons, or single blocks of them."""
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import Literal
@@ -8,9 +8,9 @@ from uuid import UUID
 
 from ...core.golfer.hand import Hand
 from ...core.green.putt import Putt
-from ...core.judge.claims.difference import Difference, Group, difference
+from ...core.judge.account import Account, apart
+from ...core.judge.claims.difference import Difference
 from ...core.judge.explained.pair import PairExplained, pair_explained
-from ...core.judge.findings.case import Case, levels_in
 from ...core.judge.findings.chain_picture import Chain, chain_of
 from ...core.judge.ledger.entry import Batch, Ledger
 from ...core.judge.ledger.factors import Levels, is_guided
@@ -20,7 +20,7 @@ from ..desk.problem import Conflict, NotFound
 from ..golfer.changes import changes_of
 from ..lesson.lessons import LessonSheet, lesson_sheet
 from ..stand.set_ups import newest_values
-from .ledger import Gathered, ledger_of
+from .account import account_of
 
 Changed = Literal["length", "green", "place", "guide", "proof", "disturbances", "set_up", "ways", "hand"]
 
@@ -66,21 +66,21 @@ def compare_sides(desk: Desk, first: Side, second: Side) -> ComparedSides:
     Conflict
         where they are not one golfer's, or are the same.
     """
-    read = _read(desk, first, second)
-    sheets, (one, other), cases = read.sheets, read.ledgers, read.cases
+    sheets, halves = _read(desk, first, second)
+    one, other = (it.ledger for it in halves)
     sides = _side(sheets[0], first, one), _side(sheets[1], second, other)
     between = sorted(it.at for it in sides)
     noted = tuple(it.words for it in changes_of(desk, sheets[0].golfer.id) if between[0] < it.made_at <= between[1])
     stood = _stood(desk, sheets) if first.block_id is None and second.block_id is None else ()
-    differences = tuple(found for found, _ in _differences(cases))
+    differences = tuple(found for found, _ in apart(*halves))
     return ComparedSides(
         differences=differences,
-        chains=(chain_of(cases[0]), chain_of(cases[1])),
+        chains=(chain_of(halves[0].case), chain_of(halves[1].case)),
         sides=sides,
         changed=_changed(one, other, sheets, stood, differences),
         noted=noted,
         stood=stood,
-        putt=read.putt,
+        putt=halves[1].putt,
         hand=one.hand,
     )
 
@@ -88,69 +88,27 @@ def compare_sides(desk: Desk, first: Side, second: Side) -> ComparedSides:
 def explain_sides(desk: Desk, first: Side, second: Side, quantity: str) -> tuple[PairExplained, Hand]:
     """Open what both sides differ in, by its quantity; raises as `compare_sides` does, and `NotFound` where that was
     not read on both."""
-    read = _read(desk, first, second)
-    for found, (before, after) in _differences(read.cases):
+    _, halves = _read(desk, first, second)
+    for found, (before, after) in apart(*halves):
         if found.quantity.name == quantity:
             named = replace(before, name="before"), replace(after, name="after")
-            return pair_explained(*named, found, read.cases[1].weighing), read.ledgers[0].hand
+            return pair_explained(*named, found, halves[1].case.weighing), halves[0].hand
     raise NotFound("claim")
 
 
-@dataclass(frozen=True, slots=True)
-class _Read:
-    """Both sides as they are judged; the putt of the second."""
-
-    sheets: tuple[LessonSheet, LessonSheet]
-    ledgers: tuple[Ledger, Ledger]
-    cases: tuple[Case, Case]
-    putt: Putt
-
-
-def _read(desk: Desk, first: Side, second: Side) -> _Read:
+def _read(desk: Desk, first: Side, second: Side) -> tuple[tuple[LessonSheet, LessonSheet], tuple[Account, Account]]:
+    """Both lessons, and the accounts over what is set on either side."""
     sheets = lesson_sheet(desk, first.lesson_id), lesson_sheet(desk, second.lesson_id)
     if sheets[0].golfer.id != sheets[1].golfer.id:
         raise Conflict("sides_of_others")
     if first == second:
         raise Conflict("sides_the_same")
-    # Two blocks of one lesson are read from it once.
-    told: dict[UUID, Gathered] = {
-        it.lesson.id: ledger_of(desk, it, earlier=False) for it in {it.lesson.id: it for it in sheets}.values()
-    }
-    one, other = (_of(told[it.lesson_id].ledger, it) for it in (first, second))
-    return _Read(sheets, (one, other), (Case(one), Case(other)), told[second.lesson_id].putt)
+    return sheets, (_half(desk, first), _half(desk, second))
 
 
-def _of(it: Ledger, side: Side) -> Ledger:
-    """A block's own readings; what was read at set-downs and of the eyes is the lesson's, not the block's."""
-    if side.block_id is None:
-        return it
-    return replace(it, batches=tuple(one for one in it.batches if one.id == str(side.block_id)))
-
-
-def _differences(cases: tuple[Case, Case]) -> Iterable[tuple[Difference, tuple[Group, Group]]]:
-    """Every quantity read on both sides and what it was read in, each in a pair that is alike but for what is asked: as
-    usual on both where it was read so, else read the same way on both, else as each side tells the golfer."""
-    ledgers = cases[0].ledger, cases[1].ledger
-    both = [it for it in ledgers[0].quantities if it in ledgers[1].quantities]
-    for name in both:
-        groups = _group(name, 0, ledgers), _group(name, 1, ledgers)
-        if not all(it.batches for it in groups):
-            continue
-        found = difference(*groups, name, cases[1].weighing)
-        if found is not None:
-            yield found, groups
-
-
-def _group(name: str, side: int, ledgers: tuple[Ledger, Ledger]) -> Group:
-    own, other = ledgers[side].groups(name), ledgers[1 - side].groups(name)
-    shared = [levels for levels in own if levels in other]
-    main = ledgers[side].main(name)
-    if main and (levels_in(main, name) in other or not shared):
-        return Group("", tuple(main), levels_in(main, name))
-    if shared:
-        best = max(shared, key=lambda it: sum(one.counts[name] for one in own[it]))
-        return Group("", tuple(own[best]), best)
-    return Group("", ())
+def _half(desk: Desk, side: Side) -> Account:
+    whole = account_of(desk, side.lesson_id, alone=True)
+    return whole if side.block_id is None else whole.of_block(str(side.block_id))
 
 
 def _side(sheet: LessonSheet, side: Side, ledger: Ledger) -> SideRead:

@@ -34,10 +34,10 @@ from ..golfer.golfers import golfer, usual_of
 from ..golfer.kits import kits_of
 from ..golfer.rounds import rounds_of
 from ..golfer.schools import coach_schools, schools_of
+from ..judge.account import account_of, over_lessons
 from ..judge.bands import band_for, bands_now
 from ..judge.comparisons import comparisons_of
 from ..judge.findings import answers_of, told_then
-from ..judge.ledger import every_batch, ledger_of
 from ..judge.line_joins import joins_of
 from ..lesson.complaints import complaint_of
 from ..lesson.lessons import LessonSheet, every_lesson_of, in_lesson
@@ -115,8 +115,7 @@ def _read(desk: Desk, id: UUID) -> Iterator[int]:
     for laid in _laid(desk, id):
         entry_of(laid).station()
     lessons = every_lesson_of(desk, id)
-    for _ in every_batch(desk, who, lessons, band_for(desk, who.level, schools).spread_deg["start"], starts_only=True):
-        pass
+    over_lessons(desk, who, lessons, band_for(desk, who.level, schools).spread_deg["start"])
     more = _with_more(desk, id)
     for lesson, blocks in lessons:
         complaint_of(lesson.complaint)
@@ -131,7 +130,7 @@ def _read(desk: Desk, id: UUID) -> Iterator[int]:
 
 def _read_more(desk: Desk, whole: LessonSheet) -> None:
     """What else was read in a lesson, and said of it."""
-    ledger_of(desk, whole, earlier=False)
+    account_of(desk, whole.lesson.id, alone=True)
     for read in _OF_LESSON:
         read(desk, whole.lesson.id)
     for it in answers_of(desk, whole.lesson.id):

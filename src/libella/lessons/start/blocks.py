@@ -343,7 +343,12 @@ def station_of(block: KeptBlock) -> Station:
 
 def valid_intervals(sheet: BlockSheet) -> list[Interval]:
     """The readings that count, oldest first."""
-    return [Interval.of(it.low_deg, it.high_deg, weight_of(it.flags)) for it in sheet.readings if not it.voided]
+    return [start_of(it) for it in sheet.readings if not it.voided]
+
+
+def start_of(it: KeptReading) -> Interval:
+    """Where one putt started, as it is weighed wherever it is: flagged it counts less."""
+    return Interval.of(it.low_deg, it.high_deg, weight_of(it.flags))
 
 
 def block_and_golfer(desk: Desk, id: UUID) -> tuple[BlockSheet, KeptGolfer]:

@@ -4,15 +4,13 @@ from collections.abc import Mapping
 from uuid import UUID
 
 from ...core.green.putt import Putt
-from ...core.judge.findings.case import Case
 from ...core.measure.limits import OutOfLimits
 from ...core.see.map import perception_map
 from ...core.teach.registry import DRAWINGS
 from ...core.teach.taught import Known, Teaching
 from ..desk.desk import Desk
 from ..desk.problem import NotFound
-from ..judge.ledger import ledger_of
-from ..lesson.lessons import lesson_sheet
+from ..judge.account import account_of
 from ..see.eyes import eye_sheet
 from ..see.sights import sights_of
 
@@ -25,10 +23,10 @@ def _narrow(putt: Putt) -> float:
 def known_of(desk: Desk, lesson_id: UUID) -> Known:
     """Whatever was read of the golfer in this lesson; the rest as usual at the level."""
     with desk.together() as whole:
-        gathered = ledger_of(whole, lesson_sheet(whole, lesson_id), earlier=False)
+        account = account_of(whole, lesson_id, alone=True)
         tried = tuple(it.tried for it in sights_of(whole, lesson_id))
         height = eye_sheet(whole, lesson_id).sizes.eye_height_m
-    case, ledger = Case(gathered.ledger), gathered.ledger
+    case, ledger = account.case, account.ledger
     start = case.level("start")
     read = {
         "bias_deg": case.as_read("start"),
@@ -40,7 +38,7 @@ def known_of(desk: Desk, lesson_id: UUID) -> Known:
     told = {name: it.value for name, it in read.items() if it is not None}
     return Known(
         hand=ledger.hand,
-        putt=gathered.putt,
+        putt=account.putt,
         mix=ledger.mix,
         bias_deg=told.get("bias_deg", 0.0),
         spread_deg=told.get("spread_deg", ledger.band.spread_deg["start"]),
@@ -50,7 +48,7 @@ def known_of(desk: Desk, lesson_id: UUID) -> Known:
         eyes_mm=told.get("eyes_mm", 0.0),
         eye_height_m=height,
         own=frozenset([*told, *(["distance_m"] if ledger.batches else [])]),
-        picture=perception_map(tried, _narrow(gathered.putt)),
+        picture=perception_map(tried, _narrow(account.putt)),
         asked=any(it.tells for it in tried),
     )
 

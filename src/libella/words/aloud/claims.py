@@ -26,8 +26,9 @@ from ...core.judge.claims.share import ShareOf, share_of
 from ...core.judge.claims.together import TRAITS, GoesWith
 from ...core.judge.claims.unusable import NotUsed
 from ...core.judge.findings.said import Misled
-from ...core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Place, Putted, Unusable, Value
+from ...core.judge.ledger.entry import Batch, Event, Fitted, Ledger, Putted, Unusable, Value
 from ...core.judge.ledger.factors import FACTORS, Levels
+from ...core.judge.ledger.place import Place
 from ...core.judge.ledger.quantity import names, quantity
 from ...core.measure.interval import Interval
 from ...core.measure.side import Side

@@ -37,8 +37,8 @@ from ...core.judge.findings.said import (
     PutRight,
     Wide,
 )
-from ...core.judge.ledger.entry import Place
 from ...core.judge.ledger.factors import Levels as Factors
+from ...core.judge.ledger.place import Place
 from ...core.measure.side import Side
 from ...core.measure.window import Window
 from ...core.stand.set_up import Noted

@@ -14,8 +14,8 @@ from ...core.estimate.shares import Share
 from ...core.judge.explained.beside import BesideExplained
 from ...core.judge.explained.line import LineExplained, LineRest
 from ...core.judge.golfers_line import Change, GolfersLine, LineBlock, LineKey, Stepped, golfers_line
-from ...core.judge.ledger.entry import Place
 from ...core.judge.ledger.factors import GUIDED, Levels
+from ...core.judge.ledger.place import Place
 from ...core.judge.ledger.quantity import quantity
 from ...core.judge.lines_beside import LinesBeside, lines_beside
 from ...core.judge.share_line import LessonShare, ShareLine

@@ -19,7 +19,8 @@ from ...core.judge.explained.pair import pair_explained
 from ...core.judge.explained.readings import LeftOut, Rests
 from ...core.judge.findings.finding import Fact, Missing
 from ...core.judge.findings.next_check import Check
-from ...core.judge.ledger.entry import Event, Ledger, Place, Value
+from ...core.judge.ledger.entry import Event, Ledger, Value
+from ...core.judge.ledger.place import Place
 from ...core.judge.ledger.quantity import quantity
 from ...core.measure.interval import Interval
 from ..judge.explained import claim as claims

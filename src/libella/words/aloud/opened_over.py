@@ -14,7 +14,7 @@ from ...core.course.roller import known_roller, roller
 from ...core.estimate import START
 from ...core.judge.explained.line import LineExplained, LineRest, Without
 from ...core.judge.golfers_line import Change, Stepped
-from ...core.judge.ledger.entry import Place
+from ...core.judge.ledger.place import Place
 from ...core.start.turns import Outcome
 from ..change import explained as words
 from ..change.change import gain_said

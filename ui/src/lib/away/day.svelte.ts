@@ -9,6 +9,8 @@ const PLACE = 'day'
 const FRESH_MS = 3 * 3600 * 1000
 /** Not at once: what the page shows comes first. */
 const AFTER_MS = 4000
+/** And again after this, while some of it did not come. */
+const AGAIN_MS = 60_000
 const AT_ONCE = 3
 const TRIES = 4
 
@@ -30,8 +32,12 @@ class Day {
   soon(): () => void {
     let left = false
     void navigator.serviceWorker?.ready.then(async () => {
-      await new Promise((later) => setTimeout(later, AFTER_MS))
-      if (!left && (!this.at || Date.now() - this.at.getTime() > FRESH_MS)) void this.fetch()
+      // What did not come is asked for again by itself: nobody looks whether the day is there before it is needed.
+      for (let pause = AFTER_MS; ; pause = AGAIN_MS) {
+        await new Promise((later) => setTimeout(later, pause))
+        if (left || (this.at && Date.now() - this.at.getTime() < FRESH_MS)) return
+        await this.fetch()
+      }
     })
     return () => (left = true)
   }
@@ -64,16 +70,16 @@ class Day {
   }
 }
 
-/** Ask, and have the answer kept; a server that is asked too much at once is given time. */
+/** Ask, and have the answer kept; a server that is asked too much at once, or does not answer, is given time. */
 async function fetched(address: string, body: unknown): Promise<boolean> {
   const init = body === null || body === undefined ? {} : { method: 'POST', body: JSON.stringify(body) }
   const headers = { 'content-type': 'application/json', 'libella-units': settings.units }
   for (let tries = 0; tries < TRIES; tries += 1) {
     try {
       const answer = await asking(new Request(new URL(address, location.href), { ...init, headers }), false)
-      if (answer.status !== 429) return answer.ok
+      if (answer.ok || (answer.status !== 429 && answer.status < 500)) return answer.ok
     } catch {
-      return false
+      // Nobody answered: a connection that was kept open may just have been closed.
     }
     await new Promise((again) => setTimeout(again, 5000 * (tries + 1)))
   }

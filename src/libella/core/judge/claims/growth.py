@@ -12,7 +12,8 @@ from ...certainty.matter import MATTERS
 from ...certainty.verdict import Verdict, weigh
 from ...estimate.cost import limits_at
 from ...estimate.posterior import Floats
-from ..ledger.entry import Batch, Place
+from ..ledger.entry import Batch
+from ..ledger.place import Place
 from .level import Weighing, level_of
 
 EACH: Final = 3

@@ -22,8 +22,9 @@ from ...measure.window import Window
 from ...see.fit import perceive
 from ...see.trial import TRUE, Looks, Trial, open_to
 from ...set.proof import golfers_own
-from ..ledger.entry import Batch, Fitted, Place, Source
+from ..ledger.entry import Batch, Fitted, Source
 from ..ledger.factors import Levels
+from ..ledger.place import Place
 from ..ledger.quantity import REACHES, Quantity, quantity
 
 FEWEST: Final = 3

@@ -10,8 +10,9 @@ from ...certainty.estimate import INTERVAL, Estimate
 from ...certainty.verdict import Verdict, weigh
 from ...estimate.shares import more_often
 from ...start.notes import parts_of
-from ..ledger.entry import Batch, Place
+from ..ledger.entry import Batch
 from ..ledger.factors import Levels
+from ..ledger.place import Place
 from ..ledger.quantity import Quantity, quantity
 
 _SIDES: Final = {"missed_side": ("left", "right")}

@@ -3,7 +3,8 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from ..ledger.entry import Batch, Place, Unusable
+from ..ledger.entry import Batch, Unusable
+from ..ledger.place import Place
 from ..ledger.quantity import Quantity, names, quantity
 
 

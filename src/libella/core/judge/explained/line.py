@@ -7,7 +7,7 @@ from typing import Final
 from ...certainty.estimate import Estimate
 from ...estimate import START, Prior
 from ..golfers_line import GolfersLine, LineTold
-from ..ledger.entry import Place
+from ..ledger.place import Place
 
 _MOST: Final = 12
 """Lessons that are left out one by one: the newest."""

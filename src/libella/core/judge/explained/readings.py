@@ -4,8 +4,9 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Literal
 
-from ..ledger.entry import Batch, Ledger, Place, Value
+from ..ledger.entry import Batch, Ledger, Value
 from ..ledger.factors import Levels, moving
+from ..ledger.place import Place
 from ..ledger.quantity import quantity
 
 

@@ -21,8 +21,9 @@ from ...set.proof import BY_EYE_DEG
 from ..claims.growth import Growth, growth
 from ..claims.level import FEWEST, Level, Weighing, level_of, shared_of
 from ..claims.pace import Pace, pace_of
-from ..ledger.entry import FEWEST_STARTS, Batch, Event, Ledger, Place, grouped, main_of
+from ..ledger.entry import FEWEST_STARTS, Batch, Event, Ledger, grouped, main_of
 from ..ledger.factors import Levels, moving
+from ..ledger.place import Place
 from ..ledger.quantity import quantity
 from .currency import DRAWN, Putts, drawn, unseen_spread, weight_of
 from .finding import Cause, Fact, Finding, Missing, called

@@ -15,7 +15,7 @@ from ...estimate.posterior import Floats
 from ...green.putt import Putt
 from ...measure.interval import Interval
 from ...measure.window import Window
-from ..ledger.entry import Place
+from ..ledger.place import Place
 from .case import Case
 from .joint import Link
 from .pictures.fans import LONG, TALL, Fan, times_for

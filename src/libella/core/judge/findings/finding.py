@@ -7,7 +7,7 @@ from typing import Literal
 from ...certainty.estimate import Estimate
 from ...certainty.verdict import LIKELY, Grounds, Verdict, weigh
 from ...measure.side import Side
-from ..ledger.entry import Place
+from ..ledger.place import Place
 
 Cause = str
 """A cause by its name in `ranked.RULES`."""

@@ -10,7 +10,8 @@ from ...measure.side import Side, side_of
 from ...measure.window import Window
 from ...opinions.held import Opinion, remembered
 from ..claims.pace import ZONE_PACES
-from ..ledger.entry import Batch, Event, Place
+from ..ledger.entry import Batch, Event
+from ..ledger.place import Place
 from .case import Case, Struck, strike_at
 
 Reason = Literal["aim", "face", "path", "strike", "start", "pace", "read", "ground", "unpaced", "coarse", "unread"]

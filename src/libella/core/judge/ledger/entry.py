@@ -18,20 +18,12 @@ from ...measure.window import Window
 from ...schools.held import NONE_HELD, Schools
 from ...start.stroke import UNZEROED_DEG
 from .factors import GUIDED, Levels, is_guided, moving
+from .place import Place, Step
 from .quantity import quantity
 
-Step = Literal["set", "stand", "see", "aim", "start"]
 Value = Interval | str
 FEWEST_STARTS: Final = 5
 """Putts below which nothing is advised (handbook 5)."""
-
-
-@dataclass(frozen=True, slots=True)
-class Place:
-    """Where readings were taken: the step, and the block, series or test they stand in."""
-
-    step: Step
-    id: str = ""
 
 
 @dataclass(frozen=True, slots=True)

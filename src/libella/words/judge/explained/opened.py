@@ -16,7 +16,7 @@ from ....core.judge.explained.growth import GrowthExplained
 from ....core.judge.explained.pair import PairExplained
 from ....core.judge.explained.readings import Rests
 from ....core.judge.findings.ranked import RULES
-from ....core.judge.ledger.entry import Place
+from ....core.judge.ledger.place import Place
 from ....core.judge.ledger.quantity import Quantity, quantity
 from ....core.measure.side import side_of
 from ....core.measure.units import Units, degrees, tape

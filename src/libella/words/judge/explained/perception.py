@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from typing import Final
 
 from ....core.certainty.verdict import CLEAR, LIKELY
-from ....core.judge.ledger.entry import Place
+from ....core.judge.ledger.place import Place
 from ....core.measure.side import side_of
 from ....core.measure.units import Units, about, fine_degrees, percent
 from ....core.see.map import Tried
