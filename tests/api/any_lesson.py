@@ -535,7 +535,13 @@ class AnyLesson:
             yield f"golfer {page}", f"{golfer}/{page}", {}
         for at in ("lesson", "judged", "sheet"):
             yield f"cautions {at}", "/cautions", {"at": at, "lesson": self.id}
-        for page, query in (("today", {}), ("due", {}), ("logbook", {"golfer_id": self.golfer})):
+        for page, query in (
+            ("today", {}),
+            ("due", {}),
+            ("logbook", {"golfer_id": self.golfer}),
+            ("drills", {"golfer_id": self.golfer}),
+            (f"exports/lesson/{self.id}", {"form": "json"}),
+        ):
             yield page, f"/{page}", query
         for block in self.blocks[:3]:
             for page in ("judgement", "read", "entry", "further"):

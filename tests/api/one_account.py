@@ -84,6 +84,12 @@ def _other_first(told: dict[str, Any]) -> Iterator[str]:
         for one in said:
             if one not in first:
                 yield f"{name} begins with {one!r}, Judge with {first}"
+    # Where nothing was read the golfer's page tells the last lesson in which something was.
+    for name in (
+        ("change", "golfer found", "golfer lessons") if told["findings"]["read"] else ("change", "golfer lessons")
+    ):
+        if not {*first} & {*_sentences(told[name])}:
+            yield f"{name} does not say what Judge says first: {first[0]}"
 
 
 def _denied(pages: Pages, read: set[str]) -> Iterator[str]:

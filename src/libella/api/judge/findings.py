@@ -289,6 +289,7 @@ class FoundOut(BaseModel):
 
     lesson_id: UUID
     found: str
+    read: bool = Field(description="something was read in it")
     next: str
     due: bool = Field(description="`next` is a check that is due; else it says that there is none")
     vial: Vial | None
@@ -308,7 +309,9 @@ def found_in(desk: Desk, id: UUID, units: InUnits) -> FoundOut:
     """A lesson's one sentence, wherever a lesson is told in one line."""
     whole = findings_in(desk, id, units)
     vial = next((it.vial for it in whole.links if it.name == whole.about), None)
-    return FoundOut(lesson_id=id, found=whole.headline, next=whole.following, due=bool(whole.next), vial=vial)
+    return FoundOut(
+        lesson_id=id, found=whole.headline, read=bool(whole.read), next=whole.following, due=bool(whole.next), vial=vial
+    )
 
 
 def _why_link(it: LinkShown, judged: LessonJudged) -> str:

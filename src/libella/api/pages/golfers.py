@@ -1,6 +1,7 @@
 """Golfers with their newest results, and all their lessons."""
 
 from datetime import datetime
+from typing import Final
 
 from fastapi import Query
 from pydantic import BaseModel
@@ -86,13 +87,18 @@ def seen_last(desk: AtDesk, q: Search = "") -> list[GolferOut]:
     return [golfer_out(it, schools_of(desk, it)) for it in golfers.seen_last(desk, q)]
 
 
+_LOOKED_AT: Final = 12
+"""So many lessons back what was read last is looked for: lessons begun and left are few."""
+
+
 @router.get("/golfers/{id}/found")
 def found(desk: AtDesk, id: UUID, units: InUnits = "metric") -> FoundOut | None:
-    """What the golfer's last lesson found; null before the first that holds a block."""
-    lesson = lessons.latest_lessons(desk, [golfers.golfer(desk, id).id]).get(id)
-    if not lesson:
+    """What the golfer's last lesson found in which anything was read; null before the first."""
+    golfers.golfer(desk, id)
+    newest = (found_in(desk, it.id, units) for it in lessons.newest_lessons(desk, id, _LOOKED_AT, None))
+    told = next((it for it in newest if it.read), None)
+    if told is None:
         return None
-    told = found_in(desk, lesson.id, units)
     # A change that was chosen comes before whatever else could be checked. Kept, for Today asks it of everybody.
     due = kept.of_golfer(desk, id, "retest due", _retest_due(id))
     return told.model_copy(update={"next": due, "due": True}) if due else told

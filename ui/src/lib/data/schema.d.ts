@@ -94,7 +94,7 @@ export interface paths {
         };
         /**
          * Found
-         * @description What the golfer's last lesson found; null before the first that holds a block.
+         * @description What the golfer's last lesson found in which anything was read; null before the first.
          */
         get: operations["golfers_found"];
         put?: never;
@@ -8241,6 +8241,11 @@ export interface components {
             lesson_id: string;
             /** Found */
             found: string;
+            /**
+             * Read
+             * @description something was read in it
+             */
+            read: boolean;
             /** Next */
             next: string;
             /**
