@@ -3,7 +3,9 @@
 import os
 import re
 from collections.abc import Callable, Generator
+from datetime import UTC, datetime
 from pathlib import Path
+from uuid import UUID
 
 import pytest
 import uuid6
@@ -193,6 +195,15 @@ def own_lesson(page: Page, name: str, *, hand: str = "left", level: str = "club"
         assert answer.ok, answer.text()
     page.goto(f"/lessons/{lesson}/set")
     expect(page.locator("[data-fit]")).to_be_visible()
+
+
+def newest_of_demo(page: Page, name: str) -> tuple[str, str]:
+    """A golfer of the demo and the newest lesson it was loaded with, whatever other tests began since."""
+    [golfer] = page.request.get(f"/api/golfers?q={name}").json()["items"]
+    id = golfer["golfer"]["id"]
+    loaded = datetime.fromtimestamp((UUID(id).int >> 80) / 1000, UTC)
+    lessons = [it["lesson"] for it in page.request.get(f"/api/golfers/{id}/lessons").json()["items"]]
+    return id, next(it["id"] for it in lessons if datetime.fromisoformat(it["started_at"]) < loaded)
 
 
 def plan(page: Page, tab: str) -> None:

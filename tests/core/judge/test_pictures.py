@@ -70,7 +70,7 @@ def test_an_error_that_grows_is_drawn_at_each_length_as_long_as_its_putt():
     lengths = [it.distance_m for it in judged.case.growth.lengths]
     holes = of(picture.scene, Circle, "hole")
     assert [round(it.x / holes[-1].x, 3) for it in holes] == [round(it / lengths[-1], 3) for it in lengths]
-    first = first_picture(judged, partial(written, units="metric"), "words", "metric")
+    first = first_picture(judged, partial(written, units="metric"), "words")
     assert first is not None and first.scene.shapes == picture.scene.shapes
     # Each mean ends as far beside its own hole as its angle says.
     rays = [it for it in of(picture.scene, Curve) if it.points[0][0] == 0]
@@ -144,7 +144,7 @@ def test_where_balls_stopped_is_true_to_scale_round_the_hole():
 
 def test_where_nothing_is_to_be_mended_the_putts_are_shown_in_the_window():
     judged = told(Truth(()), seed=1)
-    picture = first_picture(judged, partial(written, units="metric"), "words", "metric")
+    picture = first_picture(judged, partial(written, units="metric"), "words")
     assert picture is not None and len(of(picture.scene, Area, "window")) == 1
     assert len(of(picture.scene, Ray)) == judged.case.ledger.count("start")
 

@@ -26,7 +26,27 @@ def taken_along(page: Page) -> None:
     """The day is taken along by itself."""
     page.evaluate(CONTROLLED)
     page.locator("[data-link]").click()
-    expect(page.locator("[data-taken]")).to_contain_text("Taken along", timeout=400_000)
+    try:
+        expect(page.locator("[data-taken]")).to_contain_text("Taken along", timeout=400_000)
+    except AssertionError as late:
+        raise AssertionError(f"not taken along: {not_answered(page)}") from late
+
+
+def not_answered(page: Page) -> list[tuple[int, str, str]]:
+    """What of the day the server does not give, as far as it can be asked again."""
+    day = page.request.get("/api/away?units=metric")
+    if not day.ok:
+        return [(day.status, "/api/away", day.text()[:300])]
+    answers = [
+        (
+            page.request.get(it["address"])
+            if it["body"] is None
+            else page.request.post(it["address"], data=it["body"]),
+            it,
+        )
+        for it in day.json()["asks"]
+    ]
+    return [(told.status, it["address"], told.text()[:300]) for told, it in answers if not told.ok]
 
 
 def record(page: Page, putts: int, first: int = 1) -> None:

@@ -4,14 +4,8 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, own_lesson, shot
+from ..conftest import choose_rig, newest_of_demo, own_lesson, shot
 from .test_plan_carried import step
-
-
-def _demo(page: Page, name: str) -> tuple[str, str]:
-    [found] = page.request.get("/api/golfers", params={"q": name}).json()["items"]
-    golfer = found["golfer"]["id"]
-    return golfer, page.request.get(f"/api/golfers/{golfer}/lessons").json()["items"][0]["lesson"]["id"]
 
 
 def _choose(page: Page, *names: str) -> None:
@@ -20,7 +14,7 @@ def _choose(page: Page, *names: str) -> None:
 
 
 def test_from_the_complaint_to_a_change_a_plan_and_the_printed_sheet_on_the_demo(page: Page):
-    golfer, lesson = _demo(page, "Idris")
+    golfer, lesson = newest_of_demo(page, "Idris")
     page.goto(f"/lessons/{lesson}/judge")
     expect(page.locator("[data-headline]")).to_be_visible()
     step(page, "Change")

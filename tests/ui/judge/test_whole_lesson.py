@@ -1,24 +1,18 @@
 """The whole lesson judged on its page: one sentence and one picture first; answered, shown to the golfer, compared."""
 
 import re
-from datetime import UTC, datetime
-from uuid import UUID
 
 import uuid6
 from playwright.sync_api import Page, expect
 
-from ..conftest import hold_first_answer, no_serious_finding, own_lesson, shot, stands
+from ..conftest import hold_first_answer, newest_of_demo, no_serious_finding, own_lesson, shot, stands
 from ..journeys.test_plan_carried import step
 from ..start.test_main_flow import start_block
 
 
 def open_golfer(page: Page, name: str) -> str:
     """The golfer's newest lesson of the demo, whatever other tests began since."""
-    [golfer] = page.request.get(f"/api/golfers?q={name}").json()["items"]
-    id = golfer["golfer"]["id"]
-    loaded = datetime.fromtimestamp((UUID(id).int >> 80) / 1000, UTC)
-    lessons = [it["lesson"] for it in page.request.get(f"/api/golfers/{id}/lessons").json()["items"]]
-    newest = next(it["id"] for it in lessons if datetime.fromisoformat(it["started_at"]) < loaded)
+    id, newest = newest_of_demo(page, name)
     page.goto(f"/golfers/{id}")
     listed = page.get_by_role("list", name="Lessons, newest first")
     listed.locator(f"a[href^='/lessons/{newest}/']").first.click()

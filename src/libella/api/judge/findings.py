@@ -225,7 +225,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     labels = {one.name: lesson_words.ray_said(one) for one in it.chain.links}
     headline = chosen_words.headline_said(it.chosen, hand, units)
     drawn = fan(it.chain, whole.putt, labels, headline) if it.chain.links else None
-    own = first_picture(it, partial(written, units=units), headline, units)
+    own = first_picture(it, partial(written, units=units), headline)
     also = chosen_words.also_said(it.chosen, hand, units)
     pace, growth = putts.pace_said(it.pace, units), putts.growth_said(it.growth, hand, units) if it.growth else ""
     said = " ".join([headline, *also]).lower()

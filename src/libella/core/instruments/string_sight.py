@@ -24,6 +24,7 @@ TOUCHED = {
 """What a stroke may do to a string over the line, codes with their names."""
 _BALL_R = BALL_M / 2
 _LEAST_GAP_M = 0.3
+_OVER_MM, _BESIDE_MM, _EDGE_MM = 40.0, 90.0, 12.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -98,6 +99,31 @@ class StringSight:
             "Thick: the line of sight through the ball's centre, which the moved string lies on."
         )
         return Scene(-420, eye[1] - 80, 420, 40, words, tuple(shapes))
+
+    def beside_ball(self, hung_m: float, hand: Hand) -> Scene:
+        """Ball and string from behind, as large as they are: the string where it hangs, the way the eye looks past it,
+        and the place beside the ball's middle that it hides; mm."""
+        golfer = -1 if hand == "right" else 1
+        string_y, r = -self.string_height_m * 1000, BALL_M * 500
+        string_x = golfer * hung_m * 1000
+        hides = -golfer * self.lies_outside_m(_BALL_R, hung_m) * 1000
+        # Straight on towards the eye, up to the picture's edge.
+        top = string_y - _OVER_MM
+        share = (top + r) / (string_y + r)
+        up = hides + (string_x - hides) * share
+        half = max(_BESIDE_MM, abs(up) + _EDGE_MM, abs(hides) + _EDGE_MM)
+        shapes: tuple[Shape, ...] = (
+            Line(-half, 0, half, 0, "ground"),
+            Line(0, string_y, 0, 0, "line"),
+            Circle(0, -r, r, "ball"),
+            Line(up, top, hides, -r, "mark"),
+            Circle(string_x, string_y, 3, "post"),
+            Circle(hides, -r, 3, "ring"),
+            Label(up, top - 4, "to the eye"),
+            Label(string_x - golfer * 14, string_y, "the string"),
+        )
+        words = "From behind, true to scale: past the string these eyes see a place beside the ball's middle."
+        return Scene(-half, top - 18, half, 12, words, shapes)
 
 
 def eyes_from_cover(covers_outside_m: float, height_m: float, eye_height_m: float, string_height_m: float) -> float:

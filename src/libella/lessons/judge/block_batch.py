@@ -33,7 +33,7 @@ from ..values import KeptBlock, KeptReading
 
 _DAY_S: Final = 86400.0
 Eyes = Mapping[str, Estimate]
-_Off = tuple[Estimate, StringSight]
+_Off = tuple[Estimate, StringSight, float]
 _COARSE_FITS: Final = ("coarse", "loose", "strict", "unsure", "cannot")
 
 
@@ -133,7 +133,7 @@ def _misleading(station: Station, eyes: Estimate | None) -> _Off | None:
     if eyes is None:
         return None
     strung = (it for it in (station.rig, *station.aids) if isinstance(it, RaisedString | ElevatedString))
-    found = ((string_off(it, eyes), sight_of(it, eyes.value)) for it in strung)
+    found = ((string_off(it, eyes), sight_of(it, eyes.value), it.hangs_inside_m) for it in strung)
     return next((it for it in found if misleads(it[0])), None)
 
 

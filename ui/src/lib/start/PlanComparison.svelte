@@ -191,9 +191,9 @@
     <Choice label="The one question it answers" options={QUESTIONS} bind:value={it.question} />
   {/if}
   {#if error}<Trouble {error} />{/if}
-  {#if net.gone && it.alike}<p class="font-semibold">Two ways to be compared are not the same one.</p>{/if}
+  {#if it.alike}<p class="font-semibold">Two ways to be compared are not the same one.</p>{/if}
   <button
     class="button primary min-h-14 text-lg"
-    disabled={laying.isPending || starting.isPending || (net.gone && it.alike)}>Start the comparison</button
+    disabled={laying.isPending || starting.isPending || it.alike}>Start the comparison</button
   >
 </form>

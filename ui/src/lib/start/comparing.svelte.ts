@@ -129,6 +129,7 @@ export class Comparing {
 
   /** Two ways of one name: the server would refuse them. */
   get alike(): boolean {
+    if (this.kind !== 'conditions') return false
     return new Set(this.under.map((it) => it.name || 'as usual')).size < this.under.length
   }
 

@@ -2,7 +2,6 @@
 
 from typing import Final
 
-from ...measure.units import Units
 from .chain_picture import READ_AS, LinkName, LinkShown
 from .finding import Cause, Finding
 from .judged import LessonJudged
@@ -17,11 +16,12 @@ _SAID_OF: Final[dict[str, Cause]] = {"looks_straight": "perception", "strike": "
 """A level off that no cause is named for, and whose picture shows it."""
 
 
-def first_picture(judged: LessonJudged, say: Say, words: str, units: Units) -> Picture | None:
+def first_picture(judged: LessonJudged, say: Say, words: str) -> Picture | None:
     """None where the links of the chain show it best, or nothing of it can be drawn. `words` stand for all of it."""
     first = judged.chosen[0]
     if isinstance(first, Misled):
-        return Picture(first.unused[0].why.sight.from_behind(judged.case.ledger.hand, units), 0)
+        why = first.unused[0].why
+        return Picture(why.sight.beside_ball(why.hung_m, judged.case.ledger.hand), 0)
     if isinstance(first, (Nothing, Wide)):
         return inside(judged.case, say, words)
     of = _finding(judged)

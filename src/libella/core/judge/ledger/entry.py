@@ -70,12 +70,13 @@ class Unusable:
     with them.
 
     off : how far outside the line the string that they were read against lies to the golfer's eyes, mm; sight : how it
-        is seen from there
+        is seen from there; hung_m : how far inside the line it hangs
     """
 
     count: int
     off: Estimate
     sight: StringSight
+    hung_m: float = 0.0
 
 
 @dataclass(frozen=True, slots=True)
