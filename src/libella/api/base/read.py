@@ -1,5 +1,6 @@
 """What was read, as it is sent: a claim by its name and sentence, with its vial or its shares."""
 
+from collections.abc import Sequence
 from typing import Final, Literal
 
 from pydantic import BaseModel, Field
@@ -77,6 +78,11 @@ class ClaimOut(BaseModel):
             step=it.at.step,
             at=it.at.id,
         )
+
+    @staticmethod
+    def every(some: Sequence[Claim], unused: Sequence[NotUsed], hand: Hand, units: Units) -> "list[ClaimOut]":
+        """All that was read: what can be used, then what can't."""
+        return [*(ClaimOut.of(it, hand, units) for it in some), *(ClaimOut.unused(it, units) for it in unused)]
 
     @staticmethod
     def unused(it: NotUsed, units: Units) -> "ClaimOut":

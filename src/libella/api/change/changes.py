@@ -26,7 +26,7 @@ from ...lessons.judge.findings import judge_whole
 from ...lessons.lesson import complaints
 from ...lessons.lesson.lessons import lesson_sheet
 from ...words.change import change as words
-from ...words.change.complaint import answer_said, complaint_said
+from ...words.change.complaint import answer_said, complaint_said, next_said
 from ...words.change.left import left_said, trained_said
 from ...words.judge import chosen as chosen_words
 from ...words.judge.comparison import felt_said
@@ -196,11 +196,16 @@ def _change(desk: Desk, id: UUID, units: InUnits) -> ChangeOut:
     chosen = changes.changes_held(desk, sheet.golfer.id)
     held = [_held(desk, it) for it in chosen]
     schools, retested = schools_of(desk, sheet.golfer), tried(chosen)
+    offered = worked_on(whole.judged.findings.ranked, proposals_for)[:FIRST]
+    answered = answer_said(answer(told or Complaint(), whole.judged), headline, hand, units)
+    if not offered and whole.judged.next:
+        # Nothing is named yet that could be changed: what would tell is what follows.
+        answered.append(next_said(whole.judged.next[0]))
     return ChangeOut(
         revision=0,
         complaint=None if told is None else ComplaintIn.model_validate(told, from_attributes=True),
         complaint_words="" if told is None else complaint_said(told, units),
-        answer=answer_said(answer(told or Complaint(), whole.judged), headline, hand, units),
+        answer=answered,
         offers=[
             OfferOut(
                 cause=it.cause,
@@ -208,7 +213,7 @@ def _change(desk: Desk, id: UUID, units: InUnits) -> ChangeOut:
                 words=cause_said(it, hand, units),
                 proposals=[_proposal(one, schools, retested) for one in _in_order(it.cause, schools, retested)],
             )
-            for it in worked_on(whole.judged.findings.ranked, proposals_for)[:FIRST]
+            for it in offered
         ],
         held=held,
         ask_first=words.ONE_AT_A_TIME if any(not it.dropped for it in held) else "",

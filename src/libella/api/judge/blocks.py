@@ -195,10 +195,7 @@ def read(desk: AtDesk, id: UUID, units: InUnits = "metric") -> BlockReadOut:
         it = judged_blocks.read_of_block(whole, id)
         return BlockReadOut(
             pace=pace_said(it.pace, units),
-            read=[
-                *(ClaimOut.of(one, it.hand, units) for one in it.reads),
-                *(ClaimOut.unused(one, units) for one in it.unused),
-            ],
+            read=ClaimOut.every(it.reads, it.unused, it.hand, units),
             tells_k=it.tells_k,
         ).model_dump_json()
 

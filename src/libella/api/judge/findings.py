@@ -1,7 +1,7 @@
 """A lesson judged whole: findings, the chain, cautions, misses; and what its coach says of them."""
 
 import json
-from collections.abc import Callable, Mapping, Sequence
+from collections.abc import Callable, Mapping
 from datetime import datetime
 from functools import partial
 from typing import Final
@@ -241,10 +241,9 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         pace="" if pace.lower() in said else pace,
         growth="" if growth.lower() in said else growth,
         compared=[_compared(one, whole, units) for one in it.compared],
-        read=[
-            *(ClaimOut.of(one, hand, units) for one in _in_order(it.reads, whole.ledger.schools.settings.first)),
-            *(ClaimOut.unused(one, units) for one in whole.account.unused),
-        ],
+        read=ClaimOut.every(
+            _in_order(it.reads, whole.ledger.schools.settings.first), whole.account.unused, hand, units
+        ),
         line_counts=any(one.quantity.on_line for one in it.reads),
         unsorted=[name for one in it.guards if one.name == "unsorted" for name in one.told],
         picture=own.scene if own else drawn[0] if drawn else None,
@@ -253,20 +252,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         fan_words=lesson_words.fan_said(drawn[1]) if drawn and own else "",
         about=about.name if (about := about_link(it)) else "",
         chain_words=lesson_words.chain_said(it.chain),
-        links=[
-            ChainLinkOut(
-                name=one.name,
-                label=lesson_words.LINK_NAMES[one.name],
-                words=lesson_words.link_said(one),
-                vial=one.vial,
-                readings=one.readings,
-                step=one.at.step,
-                at=one.at.id,
-                band=_band(one, whole),
-                why=_why_link(one, it),
-            )
-            for one in it.chain.links
-        ],
+        links=_links(whole),
         first=first[:FIRST],
         more=[one for one in out if one not in first[:FIRST]],
         next=[_check(one) for one in it.next],
@@ -284,17 +270,6 @@ def _compared(it: Compared, whole: findings.WholeLesson, units: InUnits) -> Comp
     return ComparedLesson(id=it.id, of=it.of, compared=told, felt=felt_said([way.felt for way in whole.ways(it.id)]))
 
 
-class FoundOut(BaseModel):
-    """A lesson in one line: what it found, what is to be looked at next, and the vial of the link it is about."""
-
-    lesson_id: UUID
-    found: str
-    read: bool = Field(description="something was read in it")
-    next: str
-    due: bool = Field(description="`next` is a check that is due; else it says that there is none")
-    vial: Vial | None
-
-
 def findings_in(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     """What a lesson comes to, as its own page tells it."""
     return LessonFindings.model_validate_json(_kept(desk, id, units))
@@ -305,13 +280,22 @@ def findings_anew(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     return _lesson(desk, id, units)
 
 
-def found_in(desk: Desk, id: UUID, units: InUnits) -> FoundOut:
-    """A lesson's one sentence, wherever a lesson is told in one line."""
-    whole = findings_in(desk, id, units)
-    vial = next((it.vial for it in whole.links if it.name == whole.about), None)
-    return FoundOut(
-        lesson_id=id, found=whole.headline, read=bool(whole.read), next=whole.following, due=bool(whole.next), vial=vial
-    )
+def _links(whole: findings.WholeLesson) -> list[ChainLinkOut]:
+    """The chain, link by link."""
+    return [
+        ChainLinkOut(
+            name=one.name,
+            label=lesson_words.LINK_NAMES[one.name],
+            words=lesson_words.link_said(one),
+            vial=one.vial,
+            readings=one.readings,
+            step=one.at.step,
+            at=one.at.id,
+            band=_band(one, whole),
+            why=_why_link(one, whole.judged),
+        )
+        for one in whole.judged.chain.links
+    ]
 
 
 def _why_link(it: LinkShown, judged: LessonJudged) -> str:
@@ -355,9 +339,10 @@ def _finding(
     )
 
 
-def _in_order(reads: Sequence[Claim], first: First | None) -> list[Claim]:
+def _in_order(whole: findings.WholeLesson) -> list[Claim]:
     """What was read, with what this golfer wants to see first before the rest."""
-    return sorted(reads, key=lambda it: _LATER[first](it) if first in _LATER else False)
+    first = whole.ledger.schools.settings.first
+    return sorted(whole.judged.reads, key=lambda it: _LATER[first](it) if first in _LATER else False)
 
 
 _LATER: Final[Mapping[First | None, Callable[[Claim], bool]]] = {

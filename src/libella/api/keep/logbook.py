@@ -17,7 +17,7 @@ from ...lessons.lesson.lessons import open_lessons
 from ...words.keep import logbook as words
 from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, InUnits, Page, Words80, cursor, opened
-from ..judge.findings import FoundOut, found_in
+from ..judge.found import FoundOut, found_in
 
 router = Router(tags=["logbook"])
 

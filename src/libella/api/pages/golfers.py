@@ -18,7 +18,7 @@ from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, InUnits, Page, Search, as_kept, cursor, opened
 from ..golfer.golfers import GolferOut, golfer_out
 from ..judge.blocks import BlockLine, block_line
-from ..judge.findings import FoundOut, found_in
+from ..judge.found import FoundOut, found_in
 from ..lesson.lessons import LessonOut
 
 router = Router(tags=["golfers"])

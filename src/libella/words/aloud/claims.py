@@ -266,12 +266,16 @@ def unused() -> tuple[tuple[NotUsed, ...], ...]:
     return tuple(found)
 
 
-def claims_aloud(it: Reading) -> None:
+def _unused_aloud(it: Reading) -> None:
     for some in unused():
         it.say("judge", unusable.misled_said, Misled(some), it.units)
         for one in some:
             it.say("judge", unusable.not_used_said, one, it.units)
             it.say("judge", unusable.not_used_name, one)
+
+
+def claims_aloud(it: Reading) -> None:
+    _unused_aloud(it)
     for name in names():
         it.say("judge", claims.quantity_name, name)
     for share in shares_read():

@@ -42,6 +42,7 @@ from ...core.judge.ledger.place import Place
 from ...core.measure.side import Side
 from ...core.measure.window import Window
 from ...core.stand.set_up import Noted
+from ..change import complaint
 from ..judge import chosen, findings, lesson, pictures, two
 from ..judge.bands import band_said
 from .claims import comparisons, differences_read, gone_together, growths, levels_read, paces, unused
@@ -62,7 +63,9 @@ def findings_aloud(it: Reading) -> None:
     for size in (normal(-3.0, 0.6), None):
         it.say("judge", findings.fact_said, Fact("body_turned", "for", size, name="shoulders", side="left"), it.units)
     for name, side in product(CHECKS, ((), ("rod",))):
-        it.say("judge", lesson.check_said, Check(name, WAYS[name].minutes, WAYS[name].parts, side, 0.2))
+        check = Check(name, WAYS[name].minutes, WAYS[name].parts, side, 0.2)
+        it.say("judge", lesson.check_said, check)
+        it.say("change", complaint.next_said, check)
     values = (normal(0.9, 0.2), normal(0.2, 0.2))
     guards: tuple[GuardName, ...] = get_args(GuardName)
     for name in guards:

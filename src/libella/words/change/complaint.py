@@ -9,10 +9,12 @@ from ...core.golfer.hand import Hand
 from ...core.golfer.limits import Glasses, Limit
 from ...core.judge.claims.growth import Growth
 from ...core.judge.claims.reads import Claim
+from ...core.judge.findings.next_check import Check
 from ...core.measure.units import Units, degrees, tape
 from ..judge.chosen import chosen_said
 from ..judge.claims import call_said, headed, level_said, reads_said
 from ..judge.findings import cause_said
+from ..judge.lesson import check_said
 from ..judge.putts import growth_said, pace_said
 from ..judge.together import together_said
 from ..shared.counts import listed
@@ -115,6 +117,11 @@ def answer_said(it: Answer, headline: str, hand: Hand, units: Units) -> list[str
     said += [cause_said(one, hand, units) for one in it.named]
     said += [_felt(it, headline, hand, units), _unseen(it)]
     return [one for one in dict.fromkeys(said) if one]
+
+
+def next_said(it: Check) -> str:
+    """What is read next, where nothing is named yet that could be changed."""
+    return f"Next: {inside(check_said(it))}"
 
 
 def _line(it: Answer, headline: str, hand: Hand, units: Units) -> str:

@@ -30,8 +30,7 @@ from .finding import Cause, Fact, Finding, Missing, called
 from .joint import Joint, Link, LinksTold, Mixture, joint_of, mixture
 
 SLOPE: Final = (0.03, 0.03)
-"""What a strike off the middle adds to the start, degrees a millimetre towards the toe: mean and standard deviation
-before data (handbook 6)."""
+"""What a strike off the middle adds before data (handbook 6), degrees a millimetre towards the toe: mean and spread."""
 _WIDE: Final = Opinion("spread_wide", 1.25, "times", (1.05, 3.0))
 """So many times the spread of the level is wide: an opinion."""
 _ALIKE: Final = Opinion("links_alike", 0.3, "deg")
