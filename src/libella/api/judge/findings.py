@@ -241,9 +241,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         pace="" if pace.lower() in said else pace,
         growth="" if growth.lower() in said else growth,
         compared=[_compared(one, whole, units) for one in it.compared],
-        read=ClaimOut.every(
-            _in_order(it.reads, whole.ledger.schools.settings.first), whole.account.unused, hand, units
-        ),
+        read=ClaimOut.every(_in_order(whole), whole.account.unused, hand, units),
         line_counts=any(one.quantity.on_line for one in it.reads),
         unsorted=[name for one in it.guards if one.name == "unsorted" for name in one.told],
         picture=own.scene if own else drawn[0] if drawn else None,
