@@ -192,8 +192,7 @@
   {/if}
   {#if error}<Trouble {error} />{/if}
   {#if it.alike}<p class="font-semibold">Two ways to be compared are not the same one.</p>{/if}
-  <button
-    class="button primary min-h-14 text-lg"
-    disabled={laying.isPending || starting.isPending || it.alike}>Start the comparison</button
+  <button class="button primary min-h-14 text-lg" disabled={laying.isPending || starting.isPending || it.alike}
+    >Start the comparison</button
   >
 </form>
