@@ -10,12 +10,11 @@ from ..golfer.hand import Hand
 from ..green.putt import Putt
 from ..measure.interval import Interval
 from .claims.difference import Difference, Group, difference
-from .claims.level import Level
 from .claims.pace import Pace
 from .claims.reads import Claim, Compared, compared, reads
 from .claims.unusable import NotUsed, not_used
 from .findings.case import Case, levels_in
-from .findings.judged import LessonJudged, Planned, judge_lesson
+from .findings.judged import LessonJudged, Planned, judge_case
 from .golfers_line import LineBlock, line_block
 from .ledger.entry import Batch, Ledger
 from .ledger.factors import Levels
@@ -44,7 +43,7 @@ class Account:
     @cached_property
     def judged(self) -> LessonJudged:
         """All that is said of it, first to last."""
-        return judge_lesson(self.ledger, self.planned, self.asked)
+        return judge_case(self.case, self.planned, self.asked)
 
     @cached_property
     def case(self) -> Case:
@@ -73,17 +72,14 @@ class Account:
         """Its putts tell how far the start follows the face: face and path were read."""
         return {"impact", "path"} <= {*self.ledger.quantities}
 
-    def level(self, name: str) -> Level | None:
-        """Where a quantity lies, as this golfer is told by it."""
-        return self.case.level(name)
-
     def of_block(self, id: str) -> "Account":
         """The account over one block's readings: what was read at set-downs and of the eyes is the lesson's."""
         own = tuple(it for it in self.ledger.batches if it.id == id)
         return replace(self, ledger=replace(self.ledger, batches=own, earlier=()), planned=())
 
-    def compared(self, it: Planned) -> Compared | None:
+    def compared(self, id: str) -> Compared | None:
         """What one of its comparisons comes to; None before two of its conditions were read."""
+        it = next(one for one in self.planned if one.id == id)
         return compared(self.ledger, it.id, it.of, it.question, self.case.weighing, final=it.final)
 
     @property
@@ -112,10 +108,10 @@ def beside(accounts: Sequence[Account], blocks: Sequence[str], question: str) ->
         for batch in account.ledger.batches
         if batch.id == id
     ]
-    whole = replace(accounts[0], ledger=replace(accounts[0].ledger, batches=tuple(own)))
     final = len(own) == len(blocks) and all(len(it.events) >= it.planned for it in own)
-    by = accounts[0].case.weighing
-    return compared(whole.ledger, _ASIDE, "start", question, by, final=final)
+    first = accounts[0]
+    together = replace(first.ledger, batches=tuple(own))
+    return compared(together, _ASIDE, "start", question, first.case.weighing, final=final)
 
 
 def apart(one: Account, other: Account) -> Iterable[tuple[Difference, tuple[Group, Group]]]:

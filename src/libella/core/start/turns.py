@@ -17,9 +17,8 @@ Noticed = Literal["roll", "still", "touch", "strike", "finish"]
 AboutStart = Literal["line", "spread", "window"]
 Outcome = Literal["line", "spread", "window", "roll", "still", "touch", "strike", "finish"]
 """What a putt comes to: what a change is retested by."""
-Link = Literal["face", "path"]
-"""Questions about a link before the ball: by a sensor, or in the words noted of the putts."""
-Question = Literal["line", "spread", "window", "roll", "still", "touch", "strike", "finish", "face", "path"]
+Question = Literal[Outcome, "face", "path"]
+"""What a comparison asks: that, or a link before the ball, by a sensor or in the words noted of the putts."""
 NOTICED: Final[tuple[Noticed, ...]] = get_args(Noticed)
 ORDERS: Final[tuple[Order, ...]] = get_args(Order)
 EACH: Final = Bounds(3, 60, "putts")

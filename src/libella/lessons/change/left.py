@@ -67,7 +67,7 @@ def eye_of(desk: Desk, it: Change) -> Trained:
 def _first_bare(desk: Desk, lesson: KeptLesson, factors: Mapping[str, str]) -> tuple[Known, int] | None:
     """Where the first putts of a lesson started, and how many; None where something helped them, or they were putted
     otherwise."""
-    account = account_of(desk, lesson.id, alone=True)
+    account = account_of(desk, lesson.id)
     first = account.first_putts
     if first is None:
         return None
@@ -89,7 +89,7 @@ def _as_meant(told: Mapping[Factor, str], factors: Mapping[str, str]) -> bool:
 
 def _laying(desk: Desk, lesson: KeptLesson) -> float:
     """What is not known of the line a retest was putted on: both its ways share it, another day's does not."""
-    return account_of(desk, lesson.id, alone=True).compared_on_deg
+    return account_of(desk, lesson.id).compared_on_deg
 
 
 def _known(it: Way) -> Known:

@@ -25,19 +25,18 @@ from .ledger import every_batch, ledger_of
 _IN_HAND: Final = InHand[Account](16)
 
 
-def account_of(desk: Desk, lesson_id: UUID, *, alone: bool = False) -> Account:
-    """What a lesson says. `alone`: without what the lessons before it tell of growth."""
+def account_of(desk: Desk, lesson_id: UUID) -> Account:
+    """What a lesson says by itself: for its blocks, its halves, its comparisons."""
 
     def made() -> Account:
-        return _account(desk, lesson_sheet(desk, lesson_id), alone=alone)
+        return account_in(desk, lesson_sheet(desk, lesson_id), earlier=False)
 
-    if bands_are_tried():
-        return made()
-    return _IN_HAND.of(desk, mark_of_lesson(desk, lesson_id), (lesson_id, alone), made)
+    return made() if bands_are_tried() else _IN_HAND.of(desk, mark_of_lesson(desk, lesson_id), lesson_id, made)
 
 
-def _account(desk: Desk, sheet: LessonSheet, *, alone: bool) -> Account:
-    told = ledger_of(desk, sheet, earlier=not alone)
+def account_in(desk: Desk, sheet: LessonSheet, *, earlier: bool = True) -> Account:
+    """The account of a lesson already read from the store; `earlier`: with what the lessons before tell of growth."""
+    told = ledger_of(desk, sheet, earlier=earlier)
     asked = complaint_of(sheet.lesson.complaint)
     planned = _planned(desk, sheet.lesson.id, sheet.blocks, told.turns)
     return Account(told.ledger, told.putt, tuple(planned), asked.asks if asked else ())

@@ -55,7 +55,7 @@ def occasion_of(sheet: BlockSheet, golfer: KeptGolfer, schools: Schools) -> Occa
 def read_of_block(desk: Desk, id: UUID) -> Account:
     """The account over one block's readings: it says what its lesson says of the same putts."""
     sheet, _ = block_and_golfer(desk, id)
-    return account_of(desk, sheet.block.lesson_id, alone=True).of_block(str(id))
+    return account_of(desk, sheet.block.lesson_id).of_block(str(id))
 
 
 def table_of_block(desk: Desk, id: UUID, units: Units) -> LikelihoodTable | None:

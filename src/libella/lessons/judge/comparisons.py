@@ -8,7 +8,6 @@ from ...core.estimate.cost import Mix
 from ...core.golfer.hand import Hand
 from ...core.judge.account import beside
 from ...core.judge.claims.reads import Compared
-from ...core.judge.findings.judged import Planned
 from ...core.start.turns import PlannedPutt, Question, Turn
 from ...store.tables import BlockRow, ComparisonRow
 from ..aim.turns import AimTurns
@@ -57,29 +56,28 @@ def comparisons_of(desk: Desk, lesson_id: UUID) -> list[ComparisonSheet]:
 
 def aims_compared(desk: Desk, lesson_id: UUID, it: AimTurns) -> tuple[Compared | None, Hand]:
     """What a comparison of set-downs comes to."""
-    account = account_of(desk, lesson_id, alone=True)
-    told = Planned(str(it.comparison.id), "aim", it.comparison.question, it.turn.condition is None)
-    return account.compared(told), account.hand
+    account = account_of(desk, lesson_id)
+    return account.compared(str(it.comparison.id)), account.hand
 
 
 def compare_blocks(desk: Desk, ids: Sequence[UUID], question: Question) -> tuple[Compared | None, Hand]:
     """Any blocks set beside the first, whether planned so or not: a block with putts to come is told as so far."""
     with desk.transaction() as session:
         lessons = [desk.get(session, BlockRow, id, "block").lesson_id for id in ids]
-    told = {it: account_of(desk, it, alone=True) for it in dict.fromkeys(lessons)}
+    told = {it: account_of(desk, it) for it in dict.fromkeys(lessons)}
     accounts = [told[it] for it in lessons]
     return beside(accounts, [str(it) for it in ids], question), accounts[0].hand
 
 
 def comparison_sheets(desk: Desk, lesson_id: UUID, rows: Sequence[KeptComparison]) -> list[ComparisonSheet]:
     """Some comparisons of a lesson as they stand."""
-    account = account_of(desk, lesson_id, alone=True)
+    account = account_of(desk, lesson_id)
     found: list[ComparisonSheet] = []
     for row in rows:
         with desk.transaction() as session:
             sheets = blocks_of_comparison(desk, session, row)
         plan = plan_of(row, len(sheets))
         at = turn_of(plan, sheets)
-        come_to = account.compared(Planned(str(row.id), row.of, row.question, at.condition is None))
+        come_to = account.compared(str(row.id))
         found.append(ComparisonSheet(row, sheets, plan.putts(), at, come_to, account.hand, account.ledger.mix))
     return found

@@ -24,7 +24,7 @@ from ..desk.problem import Closed, KeptOtherwise
 from ..desk.stored import Stored
 from ..lesson.lessons import lesson_sheet
 from ..values import KeptBlock, KeptFindingAnswer, value_of, values_of
-from .account import account_of
+from .account import account_in
 from .bands import bands_are_tried
 
 _TOLD: Final[Stored[ToldThen]] = Stored(ToldThen)
@@ -68,8 +68,8 @@ def judge_whole(desk: Desk, lesson_id: UUID) -> WholeLesson:
 
 
 def _judge(desk: Desk, lesson_id: UUID) -> WholeLesson:
-    sheet, account = lesson_sheet(desk, lesson_id), account_of(desk, lesson_id)
-    return WholeLesson(account, answers_of(desk, lesson_id), [it.block for it in sheet.blocks])
+    sheet = lesson_sheet(desk, lesson_id)
+    return WholeLesson(account_in(desk, sheet), answers_of(desk, lesson_id), [it.block for it in sheet.blocks])
 
 
 @dataclass(frozen=True, slots=True)
@@ -103,7 +103,7 @@ def keep_answer(desk: Desk, id: UUID, entry: AnswerEntry) -> KeptFindingAnswer:
             raise KeptOtherwise("finding_answer")
         if kept is not None:
             return value_of(KeptFindingAnswer, kept)
-    it = next(one for one in account_of(desk, entry.lesson_id).judged.findings.ranked if one.cause == entry.cause)
+    it = next(one for one in judge_whole(desk, entry.lesson_id).judged.findings.ranked if one.cause == entry.cause)
     then = _TOLD.keep(ToldThen(it.call.word, it.call.side, it.weight))
     with desk.transaction() as session:
         if desk.get(session, LessonRow, entry.lesson_id, "lesson").voided_at is not None:

@@ -107,7 +107,7 @@ def _read(desk: Desk, first: Side, second: Side) -> tuple[tuple[LessonSheet, Les
 
 
 def _half(desk: Desk, side: Side) -> Account:
-    whole = account_of(desk, side.lesson_id, alone=True)
+    whole = account_of(desk, side.lesson_id)
     return whole if side.block_id is None else whole.of_block(str(side.block_id))
 
 

@@ -34,7 +34,7 @@ from ..golfer.golfers import golfer, usual_of
 from ..golfer.kits import kits_of
 from ..golfer.rounds import rounds_of
 from ..golfer.schools import coach_schools, schools_of
-from ..judge.account import account_of, over_lessons
+from ..judge.account import account_in, over_lessons
 from ..judge.bands import band_for, bands_now
 from ..judge.comparisons import comparisons_of
 from ..judge.findings import answers_of, told_then
@@ -130,7 +130,7 @@ def _read(desk: Desk, id: UUID) -> Iterator[int]:
 
 def _read_more(desk: Desk, whole: LessonSheet) -> None:
     """What else was read in a lesson, and said of it."""
-    account_of(desk, whole.lesson.id, alone=True)
+    account_in(desk, whole, earlier=False)
     for read in _OF_LESSON:
         read(desk, whole.lesson.id)
     for it in answers_of(desk, whole.lesson.id):

@@ -23,7 +23,7 @@ def _narrow(putt: Putt) -> float:
 def known_of(desk: Desk, lesson_id: UUID) -> Known:
     """Whatever was read of the golfer in this lesson; the rest as usual at the level."""
     with desk.together() as whole:
-        account = account_of(whole, lesson_id, alone=True)
+        account = account_of(whole, lesson_id)
         tried = tuple(it.tried for it in sights_of(whole, lesson_id))
         height = eye_sheet(whole, lesson_id).sizes.eye_height_m
     case, ledger = account.case, account.ledger

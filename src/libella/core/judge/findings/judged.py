@@ -65,7 +65,12 @@ class LessonJudged:
 
 def judge_lesson(ledger: Ledger, planned: Sequence[Planned] = (), asked: Sequence[str] = ()) -> LessonJudged:
     """Judge everything that was read; `asked`: the quantities of what the golfer came with."""
-    case = Case(ledger)
+    return judge_case(Case(ledger), planned, asked)
+
+
+def judge_case(case: Case, planned: Sequence[Planned], asked: Sequence[str]) -> LessonJudged:
+    """The same of a case that stands already."""
+    ledger = case.ledger
     found = judged(case)
     then = checks(case, found.ranked)
     of: dict[Cause, Check] = {it.cause: one for it in found.ranked if (one := check_for(it, then)) is not None}
