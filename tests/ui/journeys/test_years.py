@@ -4,8 +4,7 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import shot
-from .test_from_complaint_to_plan import _demo
+from ..conftest import newest_of_demo, shot
 
 
 def test_the_logbook_finds_a_lesson_and_sets_two_of_its_golfer_beside_each_other(page: Page):
@@ -32,7 +31,7 @@ def test_the_logbook_finds_a_lesson_and_sets_two_of_its_golfer_beside_each_other
 
 
 def test_everything_of_a_golfer_goes_out_as_one_file_and_comes_in_again(page: Page, tmp_path):
-    golfer, _ = _demo(page, "Pell")
+    golfer, _ = newest_of_demo(page, "Pell")
     page.goto(f"/archive?golfer={golfer}")
     page.get_by_role("button", name="Everything of Pell").tap()
     saving = page.locator("[data-made]").get_by_role("link")
@@ -55,8 +54,8 @@ def test_everything_of_a_golfer_goes_out_as_one_file_and_comes_in_again(page: Pa
 def test_what_is_due_stands_on_today_and_help_opens_at_its_place(page: Page):
     due = [
         {
-            "kind": "retest", "since": "2026-01-05T10:00:00Z", "golfer_id": _demo(page, "Wim")[0],
-            "golfer": "Wim Adeyari", "lesson_id": _demo(page, "Wim")[1], "words": "Retest “Aim over a spot”.",
+            "kind": "retest", "since": "2026-01-05T10:00:00Z", "golfer_id": newest_of_demo(page, "Wim")[0],
+            "golfer": "Wim Adeyari", "lesson_id": newest_of_demo(page, "Wim")[1], "words": "Retest “Aim over a spot”.",
         }
     ]  # fmt: skip
     page.route("**/api/due", lambda route: route.fulfill(json=due))

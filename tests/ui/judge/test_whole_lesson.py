@@ -149,6 +149,7 @@ def test_a_page_opened_after_the_last_reading_waits_for_it_and_shows_no_older_an
     step(page, "Judge")
     expect(page.locator("[data-quantity=start]")).to_contain_text("All 4 within")
     step(page, "Start")
+    stands(page)
     page.keyboard.press("3")
     expect(page.locator("[data-count]")).to_contain_text("Putt 6")
     stands(page)

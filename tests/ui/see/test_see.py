@@ -4,7 +4,7 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import own_lesson
+from ..conftest import hold_first_answer, own_lesson
 
 
 def to_see(page: Page, name: str) -> None:
@@ -50,6 +50,19 @@ def test_a_golfer_is_asked_by_keys_and_nothing_shows_until_it_is_shown(page: Pag
     expect(headline).to_contain_text("right of true")
     page.get_by_role("button", name="Ask on").click()
     expect(page.locator("[data-asked]")).to_have_text("Answer 15")
+
+
+def test_an_undo_told_while_an_answer_is_on_its_way_takes_that_answer_back(page: Page):
+    to_see(page, "Quick Golfer")
+    page.get_by_role("button", name="Begin asking").click()
+    answers(page, 0, 2)
+    let_go = hold_first_answer(page, "**/api/sight-trials/*")
+    with page.expect_request("**/api/sight-trials/*"):
+        page.keyboard.press("2")
+    page.keyboard.press("u")
+    with page.expect_request("**/api/sight-trials/*/voided*"):
+        let_go()
+    expect(page.locator("[data-asked]")).to_have_text("Answer 3")
 
 
 def test_the_tablet_turned_to_the_golfer_shows_only_the_question(page: Page):

@@ -63,12 +63,18 @@
       }
     })
   }
+  /** An undo told while an answer is on its way waits for it: it is that answer that was meant. */
+  let undoNext = $state(false)
   function undo(): void {
+    undoNext = busy
     const last = valid.at(-1)
     if (!last || busy) return
     given = -1
     undoing.mutate(last.id)
   }
+  $effect(() => {
+    if (undoNext && !busy) undo()
+  })
 
   $effect(() =>
     keys.add('Asking', () => [
@@ -118,7 +124,7 @@
   </details>
 {/if}
 <div class="mt-4 flex flex-wrap gap-3">
-  <button class="button" disabled={busy || !valid.length} onclick={undo}>Undo last <kbd class="key">U</kbd></button>
+  <button class="button" disabled={undoing.isPending || !valid.length} onclick={undo}>Undo last <kbd class="key">U</kbd></button>
   {#if sight.next}<button class="button" onclick={() => (turned = true)}>Turn to the golfer</button>{/if}
   <a class="button" href="/question/{sight.test.lesson_id}" target="_blank" rel="noopener">Golfer’s own screen</a>
   <button
