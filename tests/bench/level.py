@@ -10,7 +10,8 @@ import numpy as np
 from libella.core.estimate.level import level
 from libella.core.green.putt import Putt
 from libella.core.green.usual import USUAL, usual_mix
-from libella.core.judge.golfers_line import Change, LineBlock, LineKey, golfers_line
+from libella.core.judge.golfers_line import Change, LineKey, golfers_line
+from libella.core.judge.line_block import LineBlock
 from libella.core.measure.window import Window
 from tests.core.estimate.test_level import golfer
 

@@ -33,13 +33,15 @@ def test_every_question_of_the_api_is_taken_along_or_has_a_reason(client):
 
 
 def test_everything_that_is_taken_along_is_answered(coach):
-    """Also of a left-hander, of a kept station that breaks, and of a lesson that has ended."""
+    """Also of a left-hander, of a kept station that breaks, of a lesson that has ended, and where no rig lies."""
     lefty = coach.golfer("Lefty", hand="left")
     block = coach.block(lesson=coach.lesson(lefty["id"]))
     coach.putt(block["id"], {"offset_m": 0.01})
     ended = coach.lesson()
     coach.put(f"/lessons/{ended['id']}/end", ended_at=now())
     save(coach, read={"place": "outside", "side": "left", "outside_m": 0.05})
+    coach.station(coach.lesson()["id"], "no_rig", proved=False)
+    save(coach, "Nothing laid", rig_kind="no_rig", rig_sizes_m={})
     asks = coach.get("/away")["asks"]
     for it in asks:
         asked(coach, it["address"], it["body"])

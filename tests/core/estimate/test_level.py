@@ -4,7 +4,8 @@ import numpy as np
 import pytest
 
 from libella.core.estimate import START, posterior
-from libella.core.estimate.level import Pooled, bias_likelihood, level, spread_likelihood
+from libella.core.estimate.level import level
+from libella.core.estimate.pooled import Pooled, bias_likelihood, spread_likelihood
 from libella.core.measure.interval import Interval
 
 PLACED = 0.12

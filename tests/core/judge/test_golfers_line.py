@@ -10,15 +10,14 @@ from libella.core.judge.explained.line import line_explained
 from libella.core.judge.golfers_line import (
     LINES,
     Change,
-    LineBlock,
     LineKey,
     LineTold,
     golfers_line,
-    line_block,
     path_drawn,
 )
 from libella.core.judge.ledger.entry import Source
 from libella.core.judge.ledger.quantity import quantity
+from libella.core.judge.line_block import LineBlock, line_block
 from libella.core.measure.interval import Interval
 from libella.core.measure.window import Window
 from libella.words.judge.golfers_line import line_words

@@ -5,8 +5,9 @@ from dataclasses import replace
 import numpy as np
 import pytest
 
-from libella.core.judge.golfers_line import LineKey, golfers_line, line_block
+from libella.core.judge.golfers_line import LineKey, golfers_line
 from libella.core.judge.ledger.entry import Source
+from libella.core.judge.line_block import line_block
 from libella.core.judge.lines_beside import lines_beside
 from libella.core.measure.window import Window
 

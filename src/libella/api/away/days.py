@@ -10,9 +10,11 @@ from fastapi import Request
 from pydantic import BaseModel, Field
 
 from ...core.golfer.hand import HANDS, Hand
+from ...core.instruments.no_rig import NO_RIG
 from ...lessons.set import plans
 from ...lessons.set.day import day
 from ...lessons.set.stations import find_saved
+from ...lessons.values.set import KeptStation
 from ..aim.aims import choices as aim_choices
 from ..base.router import Router
 from ..base.shapes import AtDesk, Entry, InUnits
@@ -35,6 +37,7 @@ from .rehearsal import AnswerOut, Stage, rehearsal
 router = Router(prefix="/away", tags=["away"])
 _PLANNED: Final = 10
 _EACH: Final = 9
+_NOTED: Final = "finish"
 
 
 class AskOut(BaseModel):
@@ -143,6 +146,7 @@ async def new_block(request: Request, desk: AtDesk, station: UUID, units: InUnit
     async with rehearsal(request, desk) as stage:
         marks = _marks("block")
         body = {"station_id": str(station), "guided": False, "planned": _PLANNED, "started_at": _now()}
+        body |= {"asks": _asked(laid.station)}
         answer = await stage.put(f"/api/blocks/{marks['block']}", body)
         told = await stage.answers(
             [
@@ -164,6 +168,7 @@ async def new_comparison(request: Request, desk: AtDesk, station: UUID, units: I
             for it in ("first", "second")
         ]
         body = {"lesson_id": str(laid.station.lesson_id), "conditions": ways, "each": _EACH, "started_at": _now()}
+        body |= {"asks": _asked(laid.station)}
         answer = await stage.put(f"/api/comparisons/{marks['comparison']}?units={units}", body)
         told = await stage.answers(
             [
@@ -183,6 +188,11 @@ async def new_series(request: Request, desk: AtDesk, lesson: UUID, units: InUnit
         answer = await stage.put(f"/api/aim-series/{marks['series']}?units={units}", body)
         told = await stage.answers(addresses(AFTER_SERIES, units, lesson))
     return BlankOut(marks=marks, answer=answer, answers=told)
+
+
+def _asked(station: KeptStation) -> list[str]:
+    """What is noted as a page would begin it: where no rig tells anything, where the putt finished."""
+    return [_NOTED] if station.rig_kind == NO_RIG else []
 
 
 async def _golfer(stage: Stage, marks: Mapping[str, str], hand: Hand) -> Any:

@@ -76,6 +76,10 @@ class Verdict:
         return self.word in ("clear", "likely")
 
 
+NOT_WEIGHED: Final = Verdict("open", "neither", 0.0)
+"""Of what the readings can't say how far it lies."""
+
+
 def weigh(
     right: float,
     left: float,

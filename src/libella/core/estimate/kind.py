@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final
 
-from ..certainty.verdict import Verdict, weigh
+from ..certainty.verdict import NOT_WEIGHED, Verdict, weigh
 from ..measure.interval import Interval
 from ..measure.side import Side
 from ..measure.window import Window
@@ -17,7 +17,6 @@ _EACH_SIDE: Final = 3
 _OF_THE_WINDOW: Final = 0.5
 _MOST: Final = 0.8
 """A zone that holds so many of the readings, wider than that share of the window, can't say it finer."""
-_NO_CALL: Final = Verdict("open", "neither", 0.0)
 
 
 @dataclass(frozen=True, slots=True)
@@ -113,9 +112,9 @@ def allowed(call: Verdict, kind: Kind, own: float = 1.0, *, can_be_clear: bool =
         case Sided():
             return kind.call(own, can_be_clear=can_be_clear)
         case Split():
-            return _NO_CALL
+            return NOT_WEIGHED
         case Bounded() | Within(inside=False) if call.word == "none":
-            return _NO_CALL
+            return NOT_WEIGHED
         case _:
             return call
 

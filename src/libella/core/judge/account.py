@@ -15,9 +15,9 @@ from .claims.reads import Claim, Compared, compared, reads
 from .claims.unusable import NotUsed, not_used
 from .findings.case import Case, levels_in
 from .findings.judged import LessonJudged, Planned, judge_case
-from .golfers_line import LineBlock, line_block
 from .ledger.entry import Batch, Ledger
 from .ledger.factors import Levels
+from .line_block import LineBlock, line_block
 
 _ASIDE = "beside"
 """The name of a comparison that nobody planned."""

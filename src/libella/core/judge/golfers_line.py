@@ -6,27 +6,25 @@ from dataclasses import dataclass, replace
 from itertools import groupby
 from typing import Final
 
-import numpy as np
-
 from ..certainty.estimate import Estimate, normal
-from ..certainty.verdict import Verdict, weigh
+from ..certainty.verdict import NOT_WEIGHED, Verdict, weigh
 from ..certainty.vial import Bubble, Vial, vial
 from ..drawing.scene import Area, Circle, Curve, Line, Scene, Shape
 from ..estimate import START, Prior
 from ..estimate.beyond import Beyond
+from ..estimate.common_spread import Common, common_spread
 from ..estimate.cost import Mix, weigh_by
-from ..estimate.kind import Sided, Within, pooled_sides
-from ..estimate.level import USUAL_TAU, Level, Pooled, bias_likelihood, level, normal_likelihood, spread_likelihood
+from ..estimate.kind import Sided, pooled_sides
+from ..estimate.level import USUAL_TAU, Level, Member, level, level_over
+from ..estimate.pooled import Pooled
 from ..measure.window import Window
 from ..see.eyes import INSIDE
 from .chain import K_USUAL
 from .claims.difference import limits_of
-from .claims.level import FEWEST, Weighing, level_of
-from .claims.level import Level as LevelClaim
-from .ledger.entry import Batch
+from .claims.level import Weighing
 from .ledger.factors import FACTORS, Levels, is_guided
-from .ledger.place import Place
 from .ledger.quantity import Quantity, names, quantity
+from .line_block import LineBlock
 
 LINES: Final[tuple[str, ...]] = tuple(
     it for it in names() if quantity(it).kind == "level" and quantity(it).event != "set_up"
@@ -62,89 +60,6 @@ class LineKey:
     @property
     def guided(self) -> bool:
         return is_guided(self.levels)
-
-
-@dataclass(frozen=True, slots=True)
-class LineBlock:
-    """What one block tells of a quantity: when, in days; its level's likelihood, as a normal and where it is none on a
-    grid, and its spread's on its logarithm; what it shares with others of one laying, or of one device."""
-
-    day: float
-    bias: tuple[float, float] | None
-    spread: tuple[float, float] | None
-    lesson: Hashable
-    laying: Hashable = None
-    laying_sd: float = 0.0
-    device: Hashable = None
-    device_sd: float = 0.0
-    grid: tuple[np.ndarray, np.ndarray] | None = None
-    beyond: Beyond | None = None
-    """Its readings are open to one side; its edge is 0 where not all of them are: then a side is all they say."""
-    count: int = 1
-    zone: float | None = None
-    """How far to either side the one zone reaches in which all its readings lie: they say no more."""
-    place: Place | None = None
-    """Where it was read."""
-    sided: Sided | None = None
-    """Told as sides, in words."""
-
-
-def line_block(batch: Batch, name: str, by: Weighing) -> LineBlock | None:
-    """A batch as a block of a line; None where it holds too little."""
-    found = level_of([batch], name, (), by)
-    if found is None or (found.count < FEWEST and found.raw is not None):
-        return None
-    shared = {it.what: it for it in batch.sources.get(name, ())}
-    laying = [it for it in shared.values() if it.what in ("line", "laying", "slope", "tool", "disturbed")]
-    device = shared.get("device")
-    prior = found.quantity.prior
-    assert prior is not None
-    bias, spread, grid = _likelihood(found, prior)
-    return LineBlock(
-        day=batch.day,
-        bias=bias,
-        spread=spread,
-        lesson=batch.lesson,
-        laying=(laying[0].id if laying else batch.id),
-        laying_sd=math.hypot(*(it.sd for it in laying)),
-        device=device.id if device else None,
-        device_sd=device.sd if device else 0.0,
-        grid=grid,
-        beyond=_open(found),
-        count=found.count,
-        zone=found.kind.reach if isinstance(found.kind, Within) else None,
-        sided=found.kind if isinstance(found.kind, Sided) else None,
-        place=batch.place,
-    )
-
-
-def _open(it: LevelClaim) -> Beyond | None:
-    if isinstance(it.kind, Sided):
-        return None
-    if it.beyond is None or it.beyond.times == it.count:
-        return it.beyond
-    return replace(it.beyond, edge=0.0)
-
-
-def _likelihood(
-    it: LevelClaim, prior: Prior
-) -> tuple[tuple[float, float] | None, tuple[float, float] | None, tuple[np.ndarray, np.ndarray] | None]:
-    if it.raw is None:
-        if it.beyond is not None or it.vial.bubble_at is None:
-            return None, None, None
-        sd = max(it.bias.sd, _LEAST_SD)
-        return normal_likelihood(it.bias.value, sd, prior.bias_mean, prior.bias_sd), None, None
-    if it.quantity.sides in ("more", ""):
-        # Its prior was laid about its own readings: they stand for themselves.
-        return (it.bias.value, max(it.bias.sd, _LEAST_SD)), None, None
-    if it.is_sized:
-        return bias_likelihood(it.raw, prior), spread_likelihood(it.raw, prior), None
-    if isinstance(it.kind, Within):
-        return bias_likelihood(it.raw, prior), None, None
-    mass = it.raw.weight.sum(axis=1)
-    log = np.log(np.maximum(mass, 1e-12)) + 0.5 * ((it.raw.bias - prior.bias_mean) / prior.bias_sd) ** 2
-    # Readings that all lie in one zone say next to nothing of how far they scatter.
-    return (it.bias.value, 5 * prior.bias_sd), None, (it.raw.bias, log)
 
 
 @dataclass(frozen=True, slots=True)
@@ -204,7 +119,7 @@ class GolfersLine:
     @property
     def has_middle(self) -> bool:
         """Its readings say how far: it has a path over time."""
-        return self.beyond is None and self.sided is None
+        return self.beyond is None and self.sided is None and self.zone is None
 
     @property
     def guided(self) -> bool:
@@ -250,19 +165,18 @@ def golfers_line(
     about = quantity(keys[0].name)
     prior = about.prior or START()
     pooled = [
-        Pooled(it.day, *it.bias, it.laying, it.laying_sd, it.device, it.device_sd, it.grid)
+        Pooled(it.day, *it.bias, it.laying, it.laying_sd, it.device, it.device_sd, joint=it.joint)
         for it in read
         if it.bias is not None
     ]
-    spreads = [Pooled(it.day, *it.spread) for it in read if it.spread is not None]
     first, last = read[0].day, read[-1].day
     within = _told_apart([it for it in changes if first < it.day <= last], [it.day for it in read])
     days = [first + (last - first) * n / (_POINTS - 1) for n in range(_POINTS)] if last > first else [last]
-    scale = _scale(about, prior)
-    scatter = _spread(spreads, last, prior) if spreads else None
-    matters = limits_of(about, scatter.value if scatter else prior.spread_median, at_usual(mix))
-    found = level(
-        pooled, days, [it.day for it in within], prior=(prior.bias_mean, prior.bias_sd), matters=matters, scale=scale
+    scale, changed = _scale(about, prior), [it.day for it in within]
+    shared = _by_spread(read, pooled, changed, prior, scale)
+    matters = limits_of(about, shared.spread.value if shared.spread else prior.spread_median, at_usual(mix))
+    found = level_over(
+        shared.members, days, changed, prior=(prior.bias_mean, prior.bias_sd), matters=matters, scale=scale
     )
     now = found.at[-1]
     open_ = [it.beyond for it in read if it.beyond is not None]
@@ -270,7 +184,10 @@ def golfers_line(
     beyond = min(open_, key=lambda it: abs(it.edge)) if one_side else None
     sides = [it.sided for it in read if it.sided is not None]
     sided = pooled_sides(sides) if len(sides) == len(read) else None
-    film = None if beyond or sided else Bubble(now, scatter or _NO_FILM)
+    zone = _zone(read)
+    has_middle = not (beyond or sided or zone)
+    scatter = shared.spread if has_middle else None
+    film = Bubble(now, scatter or _NO_FILM) if has_middle else None
     return GolfersLine(
         keys=tuple(sorted(keys)),
         lessons=len({it.lesson for it in read}),
@@ -278,15 +195,27 @@ def golfers_line(
         spread=scatter,
         path=tuple(zip(days, found.at, strict=True)),
         blocks=tuple((it.day, normal(it.mean, it.sd)) for it in pooled),
-        steps=_steps(within, found),
+        steps=_steps(within, found, has_middle=has_middle),
         between=found.between,
         vial=vial((), film, window, settled=True, unit=prior.unit),
         beyond=beyond,
         readings=sum(it.count for it in read),
-        zone=_zone(read),
+        zone=zone,
         sided=sided,
-        moved=None if beyond or sided or within else _moved(read, pooled, matters, scale),
+        moved=None if within or not all(it.sized for it in read) else _moved(read, pooled, matters, scale),
     )
+
+
+def _by_spread(
+    read: Sequence[LineBlock], pooled: Sequence[Pooled], steps: Sequence[float], prior: Prior, scale: float
+) -> Common:
+    """The spread about the level, and the blocks to pool the level of: under each spread there may be, where some block
+    tells the one only by the other."""
+    if any(it.joint is not None and not it.sized for it in read):
+        return common_spread(pooled, steps, prior, scale)
+    spreads = [Pooled(it.day, *it.spread) for it in read if it.spread is not None]
+    alone = Member(0.0, pooled)
+    return Common(_spread(spreads, read[-1].day, prior) if spreads else None, (alone,))
 
 
 def _zone(read: Sequence[LineBlock]) -> float | None:
@@ -348,9 +277,9 @@ def _spread(spreads: Sequence[Pooled], day: float, before: Prior) -> Estimate:
     return Estimate(*(math.exp(it) for it in (log.value, log.low, log.high)))
 
 
-def _steps(changes: Sequence[Change], found: Level) -> tuple[Stepped, ...]:
+def _steps(changes: Sequence[Change], found: Level, *, has_middle: bool) -> tuple[Stepped, ...]:
     return tuple(
-        Stepped(change, it.size, weigh(it.larger, it.smaller, it.nothing))
+        Stepped(change, it.size, weigh(it.larger, it.smaller, it.nothing) if has_middle else NOT_WEIGHED)
         for change, it in zip(changes, found.steps, strict=True)
     )
 

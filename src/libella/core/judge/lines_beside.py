@@ -8,7 +8,7 @@ import numpy as np
 
 from ..certainty.estimate import Estimate, around
 from ..certainty.matter import MATTERS
-from ..certainty.verdict import NINETY, Verdict, weigh
+from ..certainty.verdict import NINETY, NOT_WEIGHED, Verdict, weigh
 from ..estimate import START
 from ..estimate.cost import Mix, settles, share_within, weigh_by
 from ..estimate.posterior import Floats
@@ -41,6 +41,11 @@ class LinesBeside:
     steadier: Verdict | None
     more_blocks: int | None
 
+    @property
+    def tells(self) -> bool:
+        """Whether both say how far they lie: a difference needs both."""
+        return self.first.has_middle and self.second.has_middle
+
 
 def lines_beside(first: GolfersLine, second: GolfersLine, mix: Mix) -> LinesBeside:
     """Set two lines of one link beside each other.
@@ -51,6 +56,8 @@ def lines_beside(first: GolfersLine, second: GolfersLine, mix: Mix) -> LinesBesi
     by = around(second.now.value - first.now.value, math.hypot(first.now.doubt, second.now.doubt))
     spread = float(np.mean([_spread(it) for it in (first, second)]))
     limits = limits_of(first.quantity, spread, at_usual(mix))
+    if not (first.has_middle and second.has_middle):
+        return LinesBeside(first, second, by, NOT_WEIGHED, None, 0)
     call = weigh_by(by, limits)
     calmer = None
     if first.quantity.sides == "line" and first.quantity.event == "putt" and first.spread and second.spread:

@@ -14,12 +14,13 @@ from ...core.judge.chain import K_USUAL
 from ...core.judge.claims.growth import growth
 from ...core.judge.claims.level import Weighing
 from ...core.judge.explained.beside import BesideExplained, beside_explained
-from ...core.judge.golfers_line import LINES, Change, GolfersLine, LineBlock, LineKey, LineTold, line_block
+from ...core.judge.golfers_line import LINES, Change, GolfersLine, LineKey, LineTold
 from ...core.judge.judgement import NO_HOLE_M
 from ...core.judge.ledger.entry import Batch, grouped, main_of
 from ...core.judge.ledger.factors import joined as joined_levels
 from ...core.judge.ledger.factors import moving
 from ...core.judge.ledger.quantity import REACHES, quantity
+from ...core.judge.line_block import LineBlock, line_block
 from ...core.judge.lines_beside import LinesBeside, lines_beside
 from ...core.judge.share_line import SHARES, ShareLine, share_line
 from ...core.measure.window import Window

@@ -13,10 +13,11 @@ from ...core.estimate.kind import Sided
 from ...core.estimate.shares import Share
 from ...core.judge.explained.beside import BesideExplained
 from ...core.judge.explained.line import LineExplained, LineRest
-from ...core.judge.golfers_line import Change, GolfersLine, LineBlock, LineKey, Stepped, golfers_line
+from ...core.judge.golfers_line import Change, GolfersLine, LineKey, Stepped, golfers_line
 from ...core.judge.ledger.factors import GUIDED, Levels
 from ...core.judge.ledger.place import Place
 from ...core.judge.ledger.quantity import quantity
+from ...core.judge.line_block import LineBlock
 from ...core.judge.lines_beside import LinesBeside, lines_beside
 from ...core.judge.share_line import LessonShare, ShareLine
 from ...core.measure.window import Window
@@ -65,10 +66,14 @@ def _beside() -> tuple[LinesBeside, ...]:
     return (*told, *(replace(told[0], more_blocks=more) for more in (None, 3)))
 
 
+def rest_of(it: GolfersLine) -> LineRest:
+    block = LineBlock(0.0, None, None, 1, count=12, beyond=it.beyond, zone=it.zone, sided=it.sided, sized=it.has_middle)
+    return LineRest(block, Place("start", "b"), it.now if it.has_middle else None)
+
+
 def _opened(it: LinesBeside) -> BesideExplained:
     first, second = (
-        LineExplained(one, one.quantity.prior or START(), (LineRest(0.0, 1, Place("start", "b"), one.now, 12),), ())
-        for one in (it.first, it.second)
+        LineExplained(one, one.quantity.prior or START(), (rest_of(one),), ()) for one in (it.first, it.second)
     )
     return BesideExplained(it, (first, second))
 

@@ -12,15 +12,14 @@ from ...core.course.explained import outlook_explained
 from ...core.course.outlook import DRAWN, outlook, starter_of
 from ...core.course.roller import known_roller, roller
 from ...core.estimate import START
-from ...core.judge.explained.line import LineExplained, LineRest, Without
+from ...core.judge.explained.line import LineExplained, Without
 from ...core.judge.golfers_line import Change, Stepped
-from ...core.judge.ledger.place import Place
 from ...core.start.turns import Outcome
 from ..change import explained as words
 from ..change.change import gain_said
 from ..judge.explained.opened import signed
 from .change import tested_of
-from .line import pooled_lines, share_lines
+from .line import pooled_lines, rest_of, share_lines
 from .reading import Reading
 
 _SINCE = datetime(2026, 3, 2, tzinfo=UTC)
@@ -33,7 +32,7 @@ def opened_over_aloud(it: Reading) -> None:
         Change(3.0, "new putter"), normal(0.6, 0.2), Verdict("clear", "right", 0.97, None, Grounds(0.97, 0.0, 0.01))
     )
     for line in pooled_lines():
-        rest = LineRest(0.0, 1, Place("start", "b"), line.now, 12)
+        rest = rest_of(line)
         moves = (Without(0.0, 0.3), Without(7.0, -0.2))
         steps = (step, replace(step, call=replace(step.call, grounds=None)))
         opened = LineExplained(replace(line, steps=steps), line.quantity.prior or START(), (rest,), moves)

@@ -8,14 +8,14 @@ from ...core.change.retest import Retest, Tested
 from ...core.course.explained import AT_M, Lever, OutlookExplained
 from ...core.golfer.hand import Hand
 from ...core.judge.explained.line import LineExplained
-from ...core.judge.golfers_line import Stepped
+from ...core.judge.golfers_line import GolfersLine, Stepped
 from ...core.judge.share_line import ShareLine
 from ...core.measure.units import Units, tape
 from ...core.start.turns import Outcome
 from ..judge.claims import category_name, side_name, sized
 from ..judge.explained.claim import plain, rule_said
 from ..judge.explained.opened import OpenedWords, ReadingWords, signed
-from ..judge.golfers_line import line_name, line_words, share_line_name, share_line_words
+from ..judge.golfers_line import line_name, line_words, rest_said, share_line_name, share_line_words
 from ..shared.counts import counted
 from ..shared.days import day_after, day_said
 from . import chance
@@ -38,10 +38,7 @@ def line_opened(it: LineExplained, others: Sequence[str], since: datetime, hand:
     sums = [
         f"Before any lesson its middle is believed within {before}, one standard deviation.",
         "Every block counts by how well it is known; what blocks of one laying or one device share, they share here.",
-        f"Single blocks lie about {plain(line.between, unit, units)} from the level, and the level itself wanders: the "
-        "newest count most.",
-        f"Together now {sized(about, line.now.value, _FINE, hand, units)}, nine times in ten within "
-        f"{plain(line.now.doubt, unit, units)}.",
+        *(_together_said(line, hand, units) if line.has_middle else ()),
         *(_step_said(one) for one in line.steps),
     ]
     return OpenedWords(
@@ -50,12 +47,11 @@ def line_opened(it: LineExplained, others: Sequence[str], since: datetime, hand:
         rests=f"It rests on {counted(line.readings, 'reading')} in {counted(line.lessons, 'lesson')}.",
         readings=tuple(
             ReadingWords(
-                f"{day_after(since, one.day)}: {sized(about, one.mean.value, _FINE, hand, units)} "
-                f"(± {plain(one.mean.doubt, unit, units)}), {counted(one.count, 'reading')}",
+                f"{day_after(since, one.block.day)}: {rest_said(one, about, hand, units)}",
                 1.0,
                 one.place,
                 f"{n}",
-                str(one.lesson),
+                str(one.block.lesson),
             )
             for n, one in enumerate(it.rests)
         ),
@@ -67,6 +63,15 @@ def line_opened(it: LineExplained, others: Sequence[str], since: datetime, hand:
             for one in it.moves[:3]
             if plain(abs(one.by), unit, units) != plain(0.0, unit, units)
         ),
+    )
+
+
+def _together_said(it: GolfersLine, hand: Hand, units: Units) -> tuple[str, ...]:
+    about, doubt = it.quantity, plain(it.now.doubt, it.quantity.unit, units)
+    return (
+        f"Single blocks lie about {plain(it.between, about.unit, units)} from the level, and the level itself wanders: "
+        "the newest count most.",
+        f"Together now {sized(about, it.now.value, _FINE, hand, units)}, nine times in ten within {doubt}.",
     )
 
 

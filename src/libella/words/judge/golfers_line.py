@@ -3,7 +3,9 @@
 from typing import Final
 
 from ...core.certainty.estimate import Estimate
+from ...core.estimate.beyond import Beyond
 from ...core.golfer.hand import Hand
+from ...core.judge.explained.line import LineRest
 from ...core.judge.golfers_line import GolfersLine, LineKey, Stepped
 from ...core.judge.ledger.quantity import Quantity
 from ...core.judge.lines_beside import MOST, LinesBeside
@@ -65,8 +67,7 @@ def line_words(it: GolfersLine, hand: Hand, units: Units) -> str:
         call = it.sided.call()
         return f"Of {it.readings}: {sides_said(about_, it.sided, hand)}: {WORDS[call.word]}. {behind}."
     if it.beyond is not None:
-        side = side_name(about_, 1.0 if it.beyond.side == "right" else -1.0, hand)
-        least = f"at least {size_said(about_, it.beyond.edge, 0.01, units)} {side}" if it.beyond.edge else side
+        least = _beyond_said(it.beyond, about_, hand, units)
         return f"{least[0].upper()}{least[1:]} now; how far, these readings can't say. {behind}."
     if it.zone is not None:
         within = size_said(about_, it.zone, 0.01, units)
@@ -81,6 +82,26 @@ def line_words(it: GolfersLine, hand: Hand, units: Units) -> str:
     by = size_said(about_, it.moved.size.value, it.moved.size.doubt, units)
     way = further(about_, it.moved.size.value, hand)
     return f"{said} The newest lesson lies {by} {way} than before, clear: note what was changed, if anything was."
+
+
+def _beyond_said(it: Beyond, about_: Quantity, hand: Hand, units: Units) -> str:
+    side = side_name(about_, 1.0 if it.side == "right" else -1.0, hand)
+    return f"at least {size_said(about_, it.edge, 0.01, units)} {side}" if it.edge else side
+
+
+def rest_said(it: LineRest, about_: Quantity, hand: Hand, units: Units) -> str:
+    """What one block tells of the line."""
+    block, read = it.block, counted(it.block.count, "reading")
+    if block.sided is not None:
+        return sides_said(about_, block.sided, hand)
+    if block.beyond is not None:
+        return f"{_beyond_said(block.beyond, about_, hand, units)}, {read}"
+    if block.zone is not None:
+        return f"all within ± {size_said(about_, block.zone, 0.01, units)}, {read}"
+    if it.mean is None:
+        return f"too wide to say how far, {read}"
+    doubt = size_said(about_, it.mean.doubt, 0.0, units)
+    return f"{sized(about_, it.mean.value, _STEADY_DEG, hand, units)} (± {doubt}), {read}"
 
 
 def _sided(value: float) -> str:
@@ -127,6 +148,11 @@ def lines_said(it: LinesBeside, hand: Hand, units: Units) -> str:
     """Whether the second line lies, or scatters, otherwise than the first, in one sentence."""
     said: list[str] = []
     about_ = it.first.quantity
+    if not it.tells:
+        return (
+            f"{quantity_name(about_.name)}: how far one of them lies, its readings can't say, so whether they differ "
+            "can't be told from these."
+        )
     if it.call.names_direction:
         said.append(f"{_further(it.by, about_, hand, units)}, {WORDS[it.call.word]}")
     if it.steadier is not None and it.steadier.names_direction:

@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 
 from ...certainty.estimate import INTERVAL, Estimate
 from ...certainty.matter import MATTERS, Matter
-from ...certainty.verdict import CLEAR, NINETY, Verdict, clear_among, weigh
+from ...certainty.verdict import CLEAR, NINETY, NOT_WEIGHED, Verdict, clear_among, weigh
 from ...estimate.cost import Mix, difference_limits, share_within
 from ...estimate.kind import Bounded, Kind, Sided, Split
 from ...estimate.posterior import Floats, Posterior
@@ -144,11 +144,10 @@ def _of_kinds(
         return _of_sides(about, pair, clear)
     found = _of_levels(about, pair, groups, by, clear)
     least = _least(kinds, pair)
-    call = found.call if least is not None and found.call.names_direction else replace(_OPEN, side=found.call.side)
+    call = (
+        found.call if least is not None and found.call.names_direction else replace(NOT_WEIGHED, side=found.call.side)
+    )
     return Difference(about, *pair, found.by, call, least=least)
-
-
-_OPEN: Final = Verdict("open", "neither", 0.0)
 
 
 def _least(kinds: tuple[Kind, Kind], pair: tuple[Level, Level]) -> float | None:

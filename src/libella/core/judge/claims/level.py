@@ -11,7 +11,7 @@ from scipy.special import ndtr
 
 from ...certainty.estimate import Estimate, estimated, normal
 from ...certainty.matter import MATTERS
-from ...certainty.verdict import Verdict, weigh
+from ...certainty.verdict import NOT_WEIGHED, Verdict, weigh
 from ...certainty.vial import Bubble, Vial, vial
 from ...estimate import START, Posterior, Prior, posterior
 from ...estimate.beyond import Beyond
@@ -33,7 +33,6 @@ FEWEST_FELT: Final = 6
 """Calls below which nothing is said of what feels straight."""
 _SEEN_DEG: Final = 0.05
 """No sensor reads finer: readings that are one are weighed once."""
-_NO_CALL: Final = Verdict("open", "neither", 0.0)
 
 
 @dataclass(frozen=True, slots=True)
@@ -246,7 +245,7 @@ def _fitted(batch: Batch, about: Quantity, it: Fitted, levels: Levels, by: Weigh
         right, left = (_normal_above(it.bias, matter.matters_from), 1 - _normal_above(it.bias, -matter.matters_from))
         own = golfers_own(it.bias.value, 0.0) if about.on_line and not it.proved else 1.0
         small = _normal_above(it.bias, -matter.matters_from) - _normal_above(it.bias, matter.matters_from)
-        call = weigh(own * right, own * left, small, can_be_clear=it.proved) if it.tells else _NO_CALL
+        call = weigh(own * right, own * left, small, can_be_clear=it.proved) if it.tells else NOT_WEIGHED
     right = _normal_above(it.bias, 0.0)
     return Level(
         quantity=about,

@@ -1,6 +1,5 @@
 """Why a golfer's line lies where it does: every block, what was believed before, which lesson it hangs on most."""
 
-from collections.abc import Hashable
 from dataclasses import dataclass
 from typing import Final
 
@@ -8,6 +7,7 @@ from ...certainty.estimate import Estimate
 from ...estimate import START, Prior
 from ..golfers_line import GolfersLine, LineTold
 from ..ledger.place import Place
+from ..line_block import LineBlock
 
 _MOST: Final = 12
 """Lessons that are left out one by one: the newest."""
@@ -15,14 +15,11 @@ _MOST: Final = 12
 
 @dataclass(frozen=True, slots=True)
 class LineRest:
-    """A block it rests on: when, in days from the golfer's first; where it was read; its own mean, its prior divided
-    out; how many readings."""
+    """A block it rests on, where it was read, and its own mean, its prior divided out; None where it has none."""
 
-    day: float
-    lesson: Hashable
+    block: LineBlock
     place: Place
-    mean: Estimate
-    count: int
+    mean: Estimate | None
 
 
 @dataclass(frozen=True, slots=True)
@@ -59,11 +56,12 @@ def line_explained(it: LineTold, line: GolfersLine) -> LineExplained:
     read = [one for one in it.blocks if one.bias is not None and one.place is not None]
     means = [mean for _, mean in line.blocks]
     rests = [
-        LineRest(one.day, one.lesson, one.place, mean, one.count)
+        LineRest(one, one.place, mean if one.sized else None)
         for one, mean in zip(read, means, strict=True)
         if one.place is not None
     ]
-    days = {one.lesson: one.day for one in read}
+    # Where nobody can say how far, nobody can say by how much less.
+    days = {one.lesson: one.day for one in read if line.has_middle}
     moves: list[Without] = []
     for lesson in list(days)[-_MOST:] if len(days) > 1 else []:
         other = it.without(lesson)

@@ -11,7 +11,7 @@ from ...shared.counts import counted
 from ...shared.days import day_after
 from ..claims import sized
 from ..differences import further
-from ..golfers_line import line_name, lines_said, more_blocks_said
+from ..golfers_line import line_name, line_words, lines_said, more_blocks_said, rest_said
 from .claim import plain, rule_said
 from .opened import OpenedWords, ReadingWords, signed
 
@@ -23,10 +23,11 @@ def beside_opened(it: BesideExplained, since: datetime, hand: Hand, units: Units
     both, about = it.it, it.it.first.quantity
     unit = about.unit
     sums = [_line_said(one, hand, units) for one in it.each]
-    sums.append(
-        f"Between them: {plain(abs(both.by.value), unit, units)} {further(about, both.by.value, hand)}, nine times in "
-        f"ten within {plain(both.by.doubt, unit, units)}: both doubts together, as if they shared nothing."
-    )
+    if both.tells:
+        sums.append(
+            f"Between them: {plain(abs(both.by.value), unit, units)} {further(about, both.by.value, hand)}, nine times "
+            f"in ten within {plain(both.by.doubt, unit, units)}: both doubts together, as if they shared nothing."
+        )
     if (by := both.call.grounds) is not None:
         chance = f"{100 * max(by.right, by.left):.0f} in a hundred; too little to matter: {100 * by.small:.0f}"
         sums.append(f"That they differ that way by enough to matter: {chance}. {rule_said(both.call)}")
@@ -44,12 +45,12 @@ def beside_opened(it: BesideExplained, since: datetime, hand: Hand, units: Units
             rests=f"It rests on {counted(readings, 'reading')}.",
             readings=tuple(
                 ReadingWords(
-                    f"{line_name(one.line, units)}, {day_after(since, rest.day)}: "
-                    f"{sized(about, rest.mean.value, _FINE, hand, units)}",
+                    f"{line_name(one.line, units)}, {day_after(since, rest.block.day)}: "
+                    f"{rest_said(rest, about, hand, units)}",
                     1.0,
                     rest.place,
                     f"{which} {n}",
-                    str(rest.lesson),
+                    str(rest.block.lesson),
                 )
                 for which, one in zip(("first", "second"), it.each, strict=True)
                 for n, rest in enumerate(one.rests)
@@ -63,6 +64,8 @@ def beside_opened(it: BesideExplained, since: datetime, hand: Hand, units: Units
 
 def _line_said(it: LineExplained, hand: Hand, units: Units) -> str:
     line, about = it.line, it.line.quantity
+    if not line.has_middle:
+        return f"{line_name(line, units)}: {line_words(line, hand, units)}"
     return (
         f"{line_name(line, units)}: {sized(about, line.now.value, _FINE, hand, units)}, nine times in ten within "
         f"{plain(line.now.doubt, about.unit, units)}, from {counted(line.readings, 'reading')} in "
