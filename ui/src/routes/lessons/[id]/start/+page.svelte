@@ -82,8 +82,9 @@
   // In a comparison the next putt belongs to the block whose turn it is, also while putts wait for the network.
   const comparison = $derived(comparisons.data?.find((it) => it.blocks.some((one) => one.id === blockId)))
   /**
-   * Valid putts of any block, from whichever answer is newer. Never from which block is shown: whose turn it is must be
-   * the same seen from each of them, or the page would turn back and forth.
+   * Valid putts of any block, from whichever answer knows more of them, of two that know as many the newer: one that came
+   * later may have been asked before the last putt. Never from which block is shown: whose turn it is must be the same
+   * seen from each of them, or the page would turn back and forth.
    */
   function validIn(id: string): number {
     return puttsIn(id).length
@@ -94,10 +95,12 @@
       .sort()
       .at(-1)
   function puttsIn(id: string): Putt[] {
-    const own = lastJudged(id)
-    const newer = own?.data && own.dataUpdatedAt >= lesson.dataUpdatedAt ? own.data.block : undefined
-    const held = newer ?? sheet?.blocks.find((it) => it.id === id)
-    return validOf(puttsOf(id, held?.readings ?? []))
+    const judged = lastJudged(id)
+    const own = judged?.data?.block.readings ?? []
+    const listed = sheet?.blocks.find((it) => it.id === id)?.readings ?? []
+    const isNewer = judged !== undefined && judged.dataUpdatedAt >= lesson.dataUpdatedAt
+    const knowsMore = own.length === listed.length ? isNewer : own.length > listed.length
+    return validOf(puttsOf(id, knowsMore ? own : listed))
   }
   const turn = $derived(comparison && sheet && judged.data ? turnIn(comparison.plan, validIn) : null)
   const wrongTurn = $derived(Boolean(turn?.block && turn.block !== blockId))
