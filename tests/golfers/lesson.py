@@ -3,6 +3,7 @@
 import math
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
+from itertools import pairwise
 from typing import Final
 
 import numpy as np
@@ -29,6 +30,7 @@ from libella.core.start.path import PathModel
 K: Final = Estimate(0.85, 0.78, 0.92)
 _MARK_M, _BOARD_M = 0.005, 1.0
 _LINE_DEG = 0.09
+_TOUCHES_DEG = 8.0
 
 
 @dataclass(frozen=True)
@@ -82,6 +84,8 @@ class Size:
     proved: bool = True
     words: bool = False
     """As coaches record it: no sensor, face and path in words, the rig in view for half of the putts."""
+    gate_deg: float = 0.0
+    """So far to either side a gate lets the ball through, and nothing finer is read; 0: a ruler on a board."""
 
 
 def ordinary(truth: Truth, putts: int = 20) -> Size:
@@ -106,6 +110,11 @@ def ordinary(truth: Truth, putts: int = 20) -> Size:
 def by_hand(truth: Truth, putts: int = 20) -> Size:
     """The same as coaches record it."""
     return replace(ordinary(truth, putts), words=True, sensor=False, strike=True, still=True, finish=True)
+
+
+def on_a_gate(truth: Truth, putts: int = 20) -> Size:
+    """The same through a gate that asks no more than the hole does."""
+    return replace(by_hand(truth, putts), gate_deg=0.9)
 
 
 def lesson(truth: Truth, size: Size, rng: np.random.Generator) -> Ledger:
@@ -190,6 +199,16 @@ def _blocks(
     return [*blind, *guided]
 
 
+def _start_read(at_deg: float, gate_deg: float) -> Interval:
+    """A start as the gate or the ruler shows it."""
+    if gate_deg:
+        ends = (-math.inf, -gate_deg - _TOUCHES_DEG, -gate_deg, gate_deg, gate_deg + _TOUCHES_DEG, math.inf)
+        return next(it for it in (Interval(*pair) for pair in pairwise(ends)) if at_deg in it)
+    seen = round(math.tan(math.radians(at_deg)) * _BOARD_M / _MARK_M) * _MARK_M
+    low, high = (math.degrees(math.atan2(seen + side * _MARK_M / 2, _BOARD_M)) for side in (-1, 1))
+    return Interval(low, high)
+
+
 def _block(
     truth: Truth,
     size: Size,
@@ -238,9 +257,8 @@ def _block(
             }
             if size.strike:
                 measures = {**measures, "strike_toe_mm": toe + float(rng.normal(0, 1.0))}
-        seen = round(math.tan(math.radians(start - off - laid)) * _BOARD_M / _MARK_M) * _MARK_M
-        ends = (math.degrees(math.atan2(seen + side * _MARK_M / 2, _BOARD_M)) for side in (-1, 1))
-        values = putt_values(Reader(truth.hand, PathModel("straight")), Interval(*ends), notes, measures)
+        read = _start_read(start - off - laid, size.gate_deg)
+        values = putt_values(Reader(truth.hand, PathModel("straight")), read, notes, measures)
         events.append(Event(f"{at}{guided}{nth}", values))
     levels: Levels = (("guide", GUIDED),) if guided else ()
     device = Source("device", "sensor", 0.4)

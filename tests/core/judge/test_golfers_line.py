@@ -18,9 +18,10 @@ from libella.core.judge.golfers_line import (
 from libella.core.judge.ledger.entry import Source
 from libella.core.judge.ledger.quantity import quantity
 from libella.core.judge.line_block import LineBlock, line_block
+from libella.core.judge.lines_beside import lines_beside
 from libella.core.measure.interval import Interval
 from libella.core.measure.window import Window
-from libella.words.judge.golfers_line import line_words
+from libella.words.judge.golfers_line import line_words, lines_said, rest_said
 
 from .samples import BY, batch
 
@@ -151,8 +152,8 @@ def test_a_line_opens_to_its_blocks_and_hangs_most_on_the_lesson_that_lies_elsew
     told = LineTold([LineKey("start", ())], blocks, [], WINDOW, BY.mix)
     found = told.pooled()
     opened = line_explained(told, found)
-    assert [it.day for it in opened.rests] == [21.0, 14.0, 7.0, 0.0]
-    assert sum(it.count for it in opened.rests) == found.readings == 48
+    assert [it.block.day for it in opened.rests] == [21.0, 14.0, 7.0, 0.0]
+    assert sum(it.block.count for it in opened.rests) == found.readings == 48
     assert [it.mean for it in reversed(opened.rests)] == [it for _, it in found.blocks]
     assert opened.moves[0].day in (14.0, 21.0) and abs(opened.moves[0].by) >= abs(opened.moves[-1].by)
     for it in opened.moves:
@@ -160,3 +161,21 @@ def test_a_line_opens_to_its_blocks_and_hangs_most_on_the_lesson_that_lies_elsew
         assert it.by == pytest.approx(rest.now.value - found.now.value)
     alone = LineTold(told.keys, blocks[:1], [], WINDOW, BY.mix)
     assert line_explained(alone, alone.pooled()).moves == ()
+
+
+@pytest.mark.parametrize("to", ["right", "left", "within"])
+def test_a_line_without_a_middle_shows_none_and_opens_to_none(to):
+    """Six blocks through one gate, all on one side of it or all inside."""
+    zone = {"right": Interval(1.1, math.inf), "left": Interval(-math.inf, -1.1), "within": Interval(-1.1, 1.1)}[to]
+    blocks = [block(7.0 * n, 0.0, values=[zone] * 10) for n in range(6)]
+    told = LineTold([LineKey("start", ())], blocks, [Change(20.0, "eyes in")], WINDOW, BY.mix)
+    found = told.pooled()
+    assert not found.has_middle and found.spread is None and found.moved is None
+    assert found.vial.bubble_at is None and found.steps[0].call.word == "open"
+    opened = line_explained(told, found)
+    assert all(it.mean is None for it in opened.rests) and not opened.moves
+    said = [rest_said(it, found.quantity, "right", "metric") for it in opened.rests]
+    way = "all within ± 1.1°" if to == "within" else f"at least 1.1° {to}"
+    assert all(way in it and it.count("°") == 1 for it in said)
+    beside = lines_beside(found, line([block(0.0, 0.2)]), BY.mix)
+    assert not beside.tells and beside.call.word == "open" and "°" not in lines_said(beside, "right", "metric")

@@ -104,19 +104,26 @@ class _Among:
         nodes: Floats = np.linspace(centre - _REACH * wide, centre + _REACH * wide, _NODES)
         believed: Floats = -0.5 * ((nodes - median) / log_sd) ** 2
         under = tuple(self._under(float(it)) for it in nodes)
-        log = believed + np.array([self._evidence(it) for it in under])
+        log = believed + np.array([self._evidence(float(it)) for it in nodes])
         weight: Floats = np.exp(log - log.max())
         return _Weighed(nodes, believed, under, weight / weight.sum())
 
     def _under(self, log_spread: float) -> Sited:
         """The blocks were the spread this."""
-        at = [it if it.joint is None else replace(it, grid=it.joint.at(log_spread)) for it in self.blocks]
-        return sited(at, self.usual, self.prior.bias_mean)
+        return sited(self._at(log_spread), self.usual, self.prior.bias_mean)
 
-    def _evidence(self, it: Sited) -> float:
+    def _at(self, log_spread: float) -> list[Pooled]:
+        return [it if it.joint is None else replace(it, grid=it.joint.at(log_spread)) for it in self.blocks]
+
+    def _evidence(self, log_spread: float) -> float:
         """How blocks lie from each other is told by the spread too: taken for certain, it makes the spread too sure."""
-        each = [log + evidence(it.blocks, latent, self.prior.bias_mean) for latent, log in self.latents]
-        return it.constant + float(np.logaddexp.reduce(each))
+        at, about = self._at(log_spread), self.prior.bias_mean
+        each: list[float] = []
+        for latent, log in self.latents:
+            # A gate tells flatly and breaks off: the normal that stands for it beside some is none beside others.
+            it = sited(at, latent, about)
+            each.append(log + it.constant + evidence(it.blocks, latent, about))
+        return float(np.logaddexp.reduce(each))
 
 
 def _estimate(nodes: Floats, weight: Floats) -> Estimate:

@@ -11,6 +11,8 @@ from .pooled import LEAST_SD, Pooled
 from .posterior import Floats
 
 _SWEEPS: Final = 12
+_SETTLED: Final = 0.01
+"""Part of a precision by which no site moves any more."""
 _LEAST_PRECISION: Final = 1e-4
 
 
@@ -38,42 +40,52 @@ def sited(blocks: Sequence[Pooled], latent: Floats, about: float) -> Sited:
     latent : (N, N) covariance of their means before anything was read
     about : mean of them before anything was read
     """
-    grids = [n for n, it in enumerate(blocks) if it.grid is not None]
+    which = np.array([n for n, it in enumerate(blocks) if it.grid is not None], dtype=np.intp)
+    values, log = _stacked(blocks, about)
     mean = np.array([it.mean for it in blocks]) - about
     precision = 1 / np.maximum(np.array([it.sd**2 for it in blocks]), LEAST_SD**2)
-    precision[grids], mean[grids] = _LEAST_PRECISION, 0.0
-    constant = 0.0
+    precision[which], mean[which] = _LEAST_PRECISION, 0.0
+    constant, moved = 0.0, math.inf
     for sweep in range(_SWEEPS + 1):
         gain = np.linalg.solve(latent + np.diag(1 / precision), latent).astype(np.float64).T
-        middle, var = gain @ mean, np.diag(latent - gain @ latent)
-        for n in grids:
-            grid = blocks[n].grid
-            assert grid is not None
-            free = max(1 / var[n] - precision[n], _LEAST_PRECISION)
-            beside = (middle[n] / var[n] - mean[n] * precision[n]) / free
-            values, log = grid[0] - about, grid[1]
-            tilted = log - 0.5 * free * (values - beside) ** 2
-            weight: Floats = np.exp(tilted - tilted.max())
-            if sweep == _SWEEPS:
-                apart = 1 / free + 1 / precision[n]
-                mass = float(tilted.max()) + math.log(float(weight.sum()) * float(values[1] - values[0]))
-                found = -0.5 * (mean[n] - beside) ** 2 / apart - 0.5 * math.log(apart)
-                constant += mass + 0.5 * math.log(free) - found
-                continue
-            weight /= weight.sum()
-            centre = float(weight @ values)
-            wide = max(float(weight @ (values - centre) ** 2), LEAST_SD**2)
-            told = max(1 / wide - free, _LEAST_PRECISION)
-            site = (centre / wide - beside * free) / told
-            # Half the way each time: all at once may overshoot.
-            mixed = 0.5 * (precision[n] + told)
-            mean[n] = 0.5 * (precision[n] * mean[n] + told * site) / mixed
-            precision[n] = mixed
+        var = np.diag(latent - gain @ latent)[which]
+        own, at = precision[which], mean[which]
+        free: Floats = np.maximum(1 / var - own, _LEAST_PRECISION)
+        beside: Floats = ((gain @ mean)[which] / var - at * own) / free
+        tilted: Floats = log - 0.5 * free[:, None] * (values - beside[:, None]) ** 2
+        top = tilted.max(axis=1)
+        weight: Floats = np.exp(tilted - top[:, None])
+        mass: Floats = weight.sum(axis=1)
+        if sweep == _SWEEPS or moved < _SETTLED:
+            apart: Floats = 1 / free + 1 / own
+            found = top + np.log(mass * (values[:, 1] - values[:, 0])) + 0.5 * np.log(free)
+            constant = float((found + 0.5 * (at - beside) ** 2 / apart + 0.5 * np.log(apart)).sum())
+            break
+        centre: Floats = (weight * values).sum(axis=1) / mass
+        wide: Floats = np.maximum((weight * (values - centre[:, None]) ** 2).sum(axis=1) / mass, LEAST_SD**2)
+        told: Floats = np.maximum(1 / wide - free, _LEAST_PRECISION)
+        site = (centre / wide - beside * free) / told
+        # Half the way each time: all at once may overshoot.
+        mixed = 0.5 * (own + told)
+        moved = float(np.abs(told / own - 1).max(initial=0.0))
+        mean[which] = 0.5 * (own * at + told * site) / mixed
+        precision[which] = mixed
     told_by = [
         it if it.grid is None else replace(it, mean=float(mean[n]) + about, sd=float(precision[n] ** -0.5), grid=None)
         for n, it in enumerate(blocks)
     ]
     return Sited(tuple(told_by), constant)
+
+
+def _stacked(blocks: Sequence[Pooled], about: float) -> tuple[Floats, Floats]:
+    """(K, M) means of the K blocks with a grid, from `about`, and their log-likelihoods; grids with fewer points are
+    filled up by points that nothing lies at."""
+    grids = [it.grid for it in blocks if it.grid is not None]
+    most = max((values.size for values, _ in grids), default=2)
+    values, log = np.zeros((len(grids), most)), np.full((len(grids), most), -np.inf)
+    for n, (one, likelihood) in enumerate(grids):
+        values[n, : one.size], log[n, : one.size] = one - about, likelihood
+    return values, log
 
 
 def evidence(blocks: Sequence[Pooled], latent: Floats, about: float) -> float:

@@ -66,7 +66,13 @@ def _beside() -> tuple[LinesBeside, ...]:
     return (*told, *(replace(told[0], more_blocks=more) for more in (None, 3)))
 
 
+def too_wide() -> LineRest:
+    """A block whose readings lie to both sides of a gate that is too wide."""
+    return LineRest(LineBlock(0.0, None, None, 1, count=12, sized=False), Place("start", "b"), None)
+
+
 def rest_of(it: GolfersLine) -> LineRest:
+    """A block of such a line."""
     block = LineBlock(0.0, None, None, 1, count=12, beyond=it.beyond, zone=it.zone, sided=it.sided, sized=it.has_middle)
     return LineRest(block, Place("start", "b"), it.now if it.has_middle else None)
 

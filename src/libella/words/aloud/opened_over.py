@@ -18,8 +18,9 @@ from ...core.start.turns import Outcome
 from ..change import explained as words
 from ..change.change import gain_said
 from ..judge.explained.opened import signed
+from ..judge.golfers_line import rest_said
 from .change import tested_of
-from .line import pooled_lines, rest_of, share_lines
+from .line import pooled_lines, rest_of, share_lines, too_wide
 from .reading import Reading
 
 _SINCE = datetime(2026, 3, 2, tzinfo=UTC)
@@ -32,10 +33,12 @@ def opened_over_aloud(it: Reading) -> None:
         Change(3.0, "new putter"), normal(0.6, 0.2), Verdict("clear", "right", 0.97, None, Grounds(0.97, 0.0, 0.01))
     )
     for line in pooled_lines():
-        rest = rest_of(line)
         moves = (Without(0.0, 0.3), Without(7.0, -0.2))
         steps = (step, replace(step, call=replace(step.call, grounds=None)))
-        opened = LineExplained(replace(line, steps=steps), line.quantity.prior or START(), (rest,), moves)
+        rests = (rest_of(line), too_wide())
+        opened = LineExplained(replace(line, steps=steps), line.quantity.prior or START(), rests, moves)
+        for rest in rests:
+            it.say("judge", rest_said, rest, line.quantity, it.hand, it.units)
         it.say("judge", words.line_opened, opened, ["Start, as usual"], _SINCE, it.hand, it.units)
     for share in share_lines():
         it.say("judge", words.share_opened, share, ["Holed, as usual"], _SINCE)

@@ -124,7 +124,9 @@
   </details>
 {/if}
 <div class="mt-4 flex flex-wrap gap-3">
-  <button class="button" disabled={undoing.isPending || !valid.length} onclick={undo}>Undo last <kbd class="key">U</kbd></button>
+  <button class="button" disabled={undoing.isPending || !valid.length} onclick={undo}
+    >Undo last <kbd class="key">U</kbd></button
+  >
   {#if sight.next}<button class="button" onclick={() => (turned = true)}>Turn to the golfer</button>{/if}
   <a class="button" href="/question/{sight.test.lesson_id}" target="_blank" rel="noopener">Golfer’s own screen</a>
   <button
