@@ -323,24 +323,32 @@ def looks(told: Told, looked: Sequence[str], **place: object) -> None:
 
 
 def lesson_20_string_that_misleads(coach: Coach) -> Said:
+    told = inside_a_string(coach)
+    upright, leaned = (strung(told, it) for it in (0.0, 2.7))
+    first = in_words(told, upright, ["out_to_in"] * 7 + ["neutral"])
+    second = in_words(told, leaned, ["neutral"] * 7 + ["out_to_in"])
+    return told.whole(first, second)
+
+
+def inside_a_string(coach: Coach) -> Told:
+    """A lesson of a golfer who sees a string's lower quarter covered from inside."""
     told = Told(coach)
     for _ in range(3):
         look = {"way": "string", "covers": "quarter", "side": "outside", "string_height_m": 0.22, "lean_deg": 0.0}
         coach.put(
             f"/eye-looks/{uuid6.uuid7()}", lesson_id=told.id, eye_height_m=1.55, taken_at=told.now(), **look
         )  # fmt: skip
-    upright, leaned = (_strung(told, it) for it in (0.0, 2.7))
-    first = _in_words(told, upright, ["out_to_in"] * 7 + ["neutral"])
-    second = _in_words(told, leaned, ["neutral"] * 7 + ["out_to_in"])
-    return told.whole(first, second)
+    return told
 
 
-def _strung(told: Told, lean_deg: float) -> str:
+def strung(told: Told, lean_deg: float) -> str:
+    """A station under a string whose posts lean so far."""
     sizes = {"string_height_m": 0.22, "behind_m": 0.7, "length_m": 3.6, "lean_deg": lean_deg, "eye_height_m": 1.55}
     return told.lay("no_rig", aids=[{"kind": "elevated_string", "sizes": sizes}], proof=None)
 
 
-def _in_words(told: Told, station: str, paths: Sequence[str]) -> str:
+def in_words(told: Told, station: str, paths: Sequence[str]) -> str:
+    """A block of paths told in words."""
     block = told.block(station, len(paths), ["path"])
     for it in paths:
         told.putt(block, {"start": "not_watched"}, path=it)

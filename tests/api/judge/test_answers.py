@@ -5,6 +5,7 @@ import re
 import pytest
 
 from . import answers
+from .answers import in_words, inside_a_string, strung
 
 NOWHERE = re.compile(r"\binf\b|\bnan\b|None\b(?! declared)|0 of 0|[{}]")
 PAGES = ("headline", "golfer", "lesson")
@@ -146,3 +147,13 @@ def test_the_answer_stands_on_every_page_and_what_must_not_be_said_on_none(coach
         assert not NOWHERE.search(text), (page, text)
     # The lesson's page, the golfer's screen and the golfer's page say the same first sentence.
     assert said["headline"] == said["golfer"] and said["headline"] in said["page"]
+
+
+def test_what_a_string_misled_is_read_again_with_its_posts_leaned(coach):
+    """First of all: until then nothing read against it says anything."""
+    told = inside_a_string(coach)
+    in_words(told, strung(told, 0.0), ["out_to_in"] * 8)
+    [first, *_] = coach.get(f"/lessons/{told.id}/findings")["next"]
+    assert (first["name"], first["step"]) == ("lean_string", "set")
+    in_words(told, strung(told, 2.7), ["neutral"] * 8)
+    assert all(it["name"] != "lean_string" for it in coach.get(f"/lessons/{told.id}/findings")["next"])

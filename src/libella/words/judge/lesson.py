@@ -31,6 +31,7 @@ CHECK_NAMES: Final[dict[CheckName, str]] = {
     "start_read": "Ten putts with the start read: a gate, a board or a line",
     "finer_start": "Ten putts on a ruler board or a wider gate: how far, not only which side",
     "ground": "Roll balls both ways, or level it: does the ground run as planned",
+    "lean_string": "Lean the string’s posts until it covers the line to these eyes, then read against it again",
     "more_putts": "Ten more putts as they are",
     "perception_map": "Ask what looks straight with the head moved",
 }
@@ -43,6 +44,7 @@ CHECK_STEPS: Final[dict[CheckName, str]] = {
     "start_read": "set",
     "finer_start": "set",
     "ground": "set",
+    "lean_string": "set",
     "sensor": "sensors",
 }
 """The step a check is done in; every other one is putted."""

@@ -6326,7 +6326,7 @@ export interface components {
              * Name
              * @enum {string}
              */
-            name: "second_proof" | "what_looks_straight" | "marks" | "set_downs" | "sensor" | "strike" | "stillness" | "without_guide" | "three_lengths" | "finish" | "start_read" | "finer_start" | "ground" | "more_putts" | "perception_map";
+            name: "second_proof" | "what_looks_straight" | "marks" | "set_downs" | "sensor" | "strike" | "stillness" | "without_guide" | "three_lengths" | "finish" | "start_read" | "finer_start" | "ground" | "lean_string" | "more_putts" | "perception_map";
             /** Words */
             words: string;
             /** Minutes */

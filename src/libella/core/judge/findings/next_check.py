@@ -12,6 +12,7 @@ from ...estimate.kind import Split, allowed
 from ...estimate.posterior import Floats
 from ...opinions.held import Opinion
 from ..claims.level import chances_of, shared_of
+from ..claims.unusable import not_used
 from ..ledger.entry import FEWEST_STARTS
 from .case import Case
 from .finding import Cause, Finding
@@ -32,6 +33,7 @@ CheckName = Literal[
     "start_read",
     "finer_start",
     "ground",
+    "lean_string",
     "more_putts",
     "perception_map",
 ]
@@ -77,6 +79,7 @@ WAYS: Final[Mapping[CheckName, Way]] = {
     "finish": Way(4, (), ("read_and_pace",), notes=("finish",)),
     "finer_start": Way(5, (), ()),
     "ground": Way(3, (), ("read_and_pace",)),
+    "lean_string": Way(3, (), ("path",)),
     "more_putts": Way(5, (), ()),
     "perception_map": Way(10, ("rod",), ("perception",)),
 }
@@ -144,6 +147,9 @@ def _pressing(case: Case, ranked: Sequence[Finding]) -> set[CheckName]:
         return {"second_proof"}
     if any(_settled_by_proof(case, name) for name in _ON_LINE):
         return {"second_proof"}
+    if any(not ledger.count(it.quantity.name) for it in not_used(ledger.batches)):
+        # What was read against it says nothing yet, and three minutes make it say something.
+        return {"lean_string"}
     level = case.level("start")
     if level is not None and not level.is_sized and (level.is_named or isinstance(level.kind, Split)):
         # The rig can't say how far: more of the same tell nothing more.
@@ -206,6 +212,7 @@ def _done(case: Case) -> set[CheckName]:
         "start_read": bool(starts),
         "finer_start": True,
         "ground": True,
+        "lean_string": True,
         # A level that is settled, or that a coarse rig can't settle, is not settled by more of the same.
         "more_putts": level is None or level.call is None or level.call.word != "open" or not level.is_sized,
         "finish": it.count("holed") >= 10,
