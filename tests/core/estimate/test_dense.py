@@ -10,8 +10,11 @@ from libella.core.estimate import START, posterior
 from libella.core.estimate.table import LikelihoodTable, table
 from libella.core.instruments.registry import instruments, usual_sizes
 from libella.core.measure.interval import Interval
+from libella.core.measure.window import Window
 
 LAPSE, REACH = 0.02, 10.0
+WINDOW = Window(1.0, 1.0)
+
 SHARES = (0.05, 0.5, 0.95)
 DRAWN = np.random.default_rng(20).normal(0, 1, 200)
 
@@ -124,7 +127,7 @@ def test_a_device_that_sums_the_table_finds_what_the_server_finds(kind, bias, sp
     readings = [it.weighing(0.5 if i % 7 == 3 else 1.0) for i, it in enumerate(seen(kind, bias, spread, n))]
     for noise, doubt in ((0.0, 0.0), (0.1, 0.05), (0.2, 0.6)):
         found = posterior(readings, noise=noise).blurred(doubt)
-        of_bias, of_spread = summed(table(zones(kind), noise=noise, doubt=doubt), readings)
+        of_bias, of_spread = summed(table(zones(kind), WINDOW, noise=noise, doubt=doubt), readings)
         assert of_bias == pytest.approx([found.bias_quantile(it) for it in SHARES], abs=0.01)
         assert of_spread[1] == pytest.approx(found.spread_quantile(0.5), abs=0.01)
 
@@ -132,6 +135,6 @@ def test_a_device_that_sums_the_table_finds_what_the_server_finds(kind, bias, sp
 def test_a_table_is_small_enough_to_be_taken_along():
     """Readings of one width share a curve: a board of forty marks has as few as a gate."""
     for kind in ("board", "face_mirror", "start_reader", "peg_gate"):
-        told = table(zones(kind), noise=0.1, doubt=0.1)
+        told = table(zones(kind), WINDOW, noise=0.1, doubt=0.1)
         assert sum(len(it.away) * len(told.log_spreads) for it in told.curves) < 40_000, kind
         assert len(told.before) < 2_000

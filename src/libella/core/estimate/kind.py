@@ -88,7 +88,7 @@ def kind_of(readings: Sequence[Interval], window: Window, against: float = 0.0) 
     """
     if 2 * sum(it.said for it in readings) > len(readings):
         return _sided(readings, against)
-    ways = [_open_to(it, window) for it in readings]
+    ways = [open_to(it, window) for it in readings]
     left, right = ways.count("left"), ways.count("right")
     if min(left, right) >= _EACH_SIDE and 2 * (left + right) > len(readings):
         edges = [_edge(it) for it, way in zip(readings, ways, strict=True) if way != "neither"]
@@ -154,7 +154,7 @@ def pooled_sides(some: Sequence[Sided]) -> Sided:
     return Sided(right, left, neither, min(it.edge for it in some), more)
 
 
-def _open_to(it: Interval, window: Window) -> Side:
+def open_to(it: Interval, window: Window) -> Side:
     """To which side a reading is open: it lies there, and has no far edge, or one too far to say how far."""
     if not (math.isinf(it.low) or math.isinf(it.high) or is_wide(it, window)):
         return "neither"

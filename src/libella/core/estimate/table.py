@@ -13,6 +13,8 @@ from typing import Final
 import numpy as np
 
 from ..measure.interval import Interval
+from ..measure.window import Window
+from .kind import open_to
 from .posterior import LAPSE_SHARE, START, Floats, Prior, Seen, lapse_reach
 
 TO_ONE: Final = 4096
@@ -38,13 +40,15 @@ class ZoneCurve:
 @dataclass(frozen=True, slots=True)
 class ZoneRow:
     """One reading that a rig can give: its limits (None where open), its curve, and where `away` counts from: for
-    `facing` 0 to either side, else along it."""
+    `facing` 0 to either side, else along it. `open`: it lies to a side and can't say how far; where half of the
+    readings are so, no bubble stands."""
 
     low: float | None
     high: float | None
     curve: int
     at: float
     facing: int
+    open: bool
 
 
 @dataclass(frozen=True, slots=True)
@@ -71,12 +75,15 @@ class LikelihoodTable:
     shared: tuple[float, ...]
 
 
-def table(zones: Sequence[Interval], *, noise: float, doubt: float, prior: Prior | None = None) -> LikelihoodTable:
+def table(
+    zones: Sequence[Interval], window: Window, *, noise: float, doubt: float, prior: Prior | None = None
+) -> LikelihoodTable:
     """The table of all readings that a rig can give.
 
     Parameters
     ----------
     zones : the readings, in the prior's unit
+    window : they are weighed in
     noise : standard deviation of the reading noise
     doubt : standard deviation of what all readings share; blurs the bias
     prior : see `Prior`; None: that of starts
@@ -100,7 +107,9 @@ def table(zones: Sequence[Interval], *, noise: float, doubt: float, prior: Prior
         biases = facing * at + away
         seen = Seen([alike], LAPSE_SHARE, lapse_reach(told)).log_likelihood(biases, spread)[0]
         curve = ZoneCurve(_told(away), tuple(tuple(row) for row in np.rint(seen * TO_ONE).astype(int).tolist()))
-        rows.append(ZoneRow(it.low_or_none, it.high_or_none, curves.setdefault(curve, len(curves)), at, facing))
+        which = curves.setdefault(curve, len(curves))
+        is_open = open_to(it, window) != "neither"
+        rows.append(ZoneRow(it.low_or_none, it.high_or_none, which, at, facing, is_open))
     return LikelihoodTable(
         first=float(bias[0]),
         step=_STEP,

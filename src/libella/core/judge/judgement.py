@@ -243,7 +243,8 @@ def table_of(station: Station, occasion: Occasion, units: Units) -> LikelihoodTa
     if not station.rig.reads_start:
         return None
     zones = [zone.interval for zone in station.zones(units)]
-    return table(zones, noise=station.noise_deg, doubt=occasion.doubt_deg(station))
+    window = marks_of(station.putt, occasion)
+    return table(zones, window, noise=station.noise_deg, doubt=occasion.doubt_deg(station))
 
 
 def marks_of(putt: Putt, occasion: Occasion) -> Window:

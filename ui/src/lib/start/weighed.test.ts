@@ -7,7 +7,7 @@ const about = (end: number): number[] =>
 /** Readings told with a standard deviation of 1 about their middle, whatever the spread; nothing believed before. */
 const away = about(8)
 const FLAT = { away, log: away.map((it) => [0, 0, 0].map(() => Math.round(-500 * it * it))) }
-const row = (at: number) => ({ low: at - 0.5, high: at + 0.5, curve: 0, at, facing: 0 })
+const row = (at: number) => ({ low: at - 0.5, high: at + 0.5, curve: 0, at, facing: 0, open: false })
 const SHEET = {
   table: {
     first: -4,
@@ -16,7 +16,7 @@ const SHEET = {
     log_spreads: [-1, 0, 1],
     spreads_before: [-20, 0, -20],
     to_one: 1000,
-    rows: [row(-1), row(0), row(1), { low: 1.5, high: null, curve: 0, at: 1.5, facing: 1 }],
+    rows: [row(-1), row(0), row(1), { low: 1.5, high: null, curve: 0, at: 1.5, facing: 1, open: true }],
     curves: [FLAT],
     shared: [1]
   },
@@ -46,6 +46,12 @@ describe('putts weighed without a server', () => {
     const found = weighed({ ...SHEET, table }, [read(0)])
     expect(found?.bubble_at).toBeCloseTo(0, 3)
     expect(found?.bubble_high).toBeCloseTo(NINETY * Math.hypot(1, sd), 2)
+  })
+
+  it('have no middle where half of them can’t say how far they lie', () => {
+    const beyond = { low_deg: 1.5, high_deg: null, flags: [] }
+    expect(weighed(SHEET, [read(1), beyond])).toBeNull()
+    expect(weighed(SHEET, [read(1), read(0), beyond])).not.toBeNull()
   })
 
   it('say nothing where one of them is none that the table knows, or nothing reads the start', () => {

@@ -11,16 +11,19 @@ export type Bubble = Pick<Shapes['Vial'], 'bubble_at' | 'bubble_low' | 'bubble_h
 
 const [LOW, MIDDLE, HIGH] = [0.05, 0.5, 0.95]
 
-/** Nothing where there is no putt, or one that the table does not know. */
+/** Nothing where there is no putt, one that the table does not know, or too few that say how far they lie. */
 export function weighed({ table, flags }: Shapes['LikelihoodOut'], readings: readonly Reading[]): Bubble | null {
   if (!table || !readings.length) return null
   const weights = new Map<number, number>()
+  let open = 0
   for (const it of readings) {
     const row = table.rows.findIndex(({ low, high }) => low === it.low_deg && high === it.high_deg)
     if (row < 0) return null
+    if (table.rows[row]?.open) open += 1
     const weight = it.flags.reduce((whole, flag) => whole * (flags[flag] ?? 1), 1)
     weights.set(row, (weights.get(row) ?? 0) + weight)
   }
+  if (open && 2 * open >= readings.length) return null
   const { ofBias, ofSpread } = summed(table, weights)
   const bias = blurred(ofBias, table.shared)
   const first = table.first - ((table.shared.length - 1) / 2) * table.step
