@@ -15452,8 +15452,8 @@ export interface components {
         /**
          * ZoneRow
          * @description One reading that a rig can give: its limits (None where open), its curve, and where `away` counts from: for
-         *     `facing` 0 to either side, else along it. `open`: it lies to a side and can't say how far; where half of the readings
-         *     are so, no bubble stands.
+         *     `facing` 0 to either side, else along it. `open`: it lies to a side and can't say how far; where half of the
+         *     readings are so, no bubble stands.
          */
         ZoneRow: {
             /**
