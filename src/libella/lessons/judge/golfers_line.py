@@ -19,6 +19,7 @@ from ...core.judge.judgement import NO_HOLE_M
 from ...core.judge.ledger.entry import Batch, grouped, main_of
 from ...core.judge.ledger.factors import joined as joined_levels
 from ...core.judge.ledger.factors import moving
+from ...core.judge.ledger.lengths import length_among, length_level, lengths_of
 from ...core.judge.ledger.quantity import REACHES, quantity
 from ...core.judge.line_block import LineBlock, line_block
 from ...core.judge.lines_beside import LinesBeside, lines_beside
@@ -96,7 +97,7 @@ def _pooled(desk: Desk, golfer_id: UUID, *, starts_only: bool) -> GolfersLines:
     by = Weighing(mix, K_USUAL.value, spread)
     told: dict[LineKey, list[LineBlock]] = {}
     batches = list(every_batch(desk, golfer, lessons, spread, starts_only=starts_only))
-    grows = _grow(batches, by)
+    grows, lengths = _grow(batches, by), lengths_of(batches)
     for batch in batches:
         for name in batch.counts:
             if name not in LINES or (starts_only and name != "start"):
@@ -104,8 +105,9 @@ def _pooled(desk: Desk, golfer_id: UUID, *, starts_only: bool) -> GolfersLines:
             one = line_block(batch, name, by)
             if one is not None and one.bias is not None:
                 levels = moving(batch.levels, quantity(name).movers)
-                if name == "start" and grows and batch.putted:
-                    levels = joined_levels(levels, [("length", f"{batch.putted.distance_m:.2f}")])
+                length = length_among(batch, lengths)
+                if name == "start" and grows and length is not None:
+                    levels = joined_levels(levels, [("length", length_level(length))])
                 told.setdefault(LineKey(name, levels), []).append(one)
     noted = [Change(it.made_at.timestamp() / 86400.0 - first_day, it.words) for it in changes]
     gathered: list[LineTold] = []

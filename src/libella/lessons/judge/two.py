@@ -14,6 +14,7 @@ from ...core.judge.explained.pair import PairExplained, pair_explained
 from ...core.judge.findings.chain_picture import Chain, chain_of
 from ...core.judge.ledger.entry import Batch, Ledger
 from ...core.judge.ledger.factors import Levels, is_guided
+from ...core.judge.ledger.lengths import length_among, lengths_of
 from ...core.stand.set_up import Noted, beside
 from ..desk.desk import Desk
 from ..desk.problem import Conflict, NotFound
@@ -114,11 +115,10 @@ def _half(desk: Desk, side: Side) -> Account:
 def _side(sheet: LessonSheet, side: Side, ledger: Ledger) -> SideRead:
     blocks = [it for it in ledger.batches if it.putted]
     block = next((it.block for it in sheet.blocks if it.block.id == side.block_id), None)
-    lengths = tuple(sorted({round(it.putted.distance_m, 1) for it in blocks if it.putted}))
     return SideRead(
         at=block.started_at if block else sheet.lesson.started_at,
         levels=blocks[0].levels if block and blocks else (),
-        lengths_m=lengths,
+        lengths_m=lengths_of(blocks),
         putts=sum(len(it.events) for it in blocks),
         whole=block is None,
     )
@@ -144,7 +144,8 @@ def _changed(
     if one.hand != other.hand:
         found.append("hand")
     blocks = [_putted(it) for it in (one, other)]
-    lengths = [{round(it.putted.distance_m, 1) for it in side if it.putted} for side in blocks]
+    every = lengths_of((*blocks[0], *blocks[1]))
+    lengths = [{length_among(it, every) for it in side} - {None} for side in blocks]
     if lengths[0] and lengths[1] and lengths[0] != lengths[1]:
         found.append("length")
     lessons = [it.lesson for it in sheets]

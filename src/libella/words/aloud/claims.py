@@ -280,6 +280,7 @@ def claims_aloud(it: Reading) -> None:
         it.say("judge", claims.quantity_name, name)
     for share in shares_read():
         it.say("judge", claims.share_said, share)
+        it.say("judge", claims.counts_said, share)
         it.say("judge", claims.claim_name, share)
         for category, _ in share.counts:
             it.say("judge", claims.category_name, share.quantity.name, category)

@@ -45,7 +45,7 @@ from ...core.stand.set_up import Noted
 from ..change import complaint
 from ..judge import chosen, findings, lesson, pictures, two
 from ..judge.bands import band_said
-from .claims import comparisons, differences_read, gone_together, growths, levels_read, paces, unused
+from .claims import comparisons, differences_read, gone_together, growths, levels_read, paces, shares_read, unused
 from .reading import Reading
 
 _WORDS: tuple[Word, ...] = get_args(Word)
@@ -190,6 +190,8 @@ def _chosen(it: Reading) -> None:
         MissedSide("right", 7, 8, 0),
         Open(None, True),
         Open(None, False),
+        Open(None, True, shares_read()[:1]),
+        Open(None, True, shares_read()[1:3]),
     ]
     for one in told:
         it.say("judge", chosen.chosen_said, one, it.hand, it.units)

@@ -304,11 +304,15 @@ def _untold(it: Level, event: str, fewest: int) -> str:
     return f"{answers} that contradict each other: no angle can be named."
 
 
+def counts_said(it: ShareOf) -> str:
+    """How often what, of how many: "4 clean of 4 putts"."""
+    counts = [f"{n} {category_name(it.quantity.name, one)}" for one, n in it.counts]
+    return f"{', '.join(counts)} of {counted(it.of, _EVENTS[it.quantity.event])}"
+
+
 def share_said(it: ShareOf) -> str:
     """How often what: "7 of 10 touched the far peg, 3 clean"; and of two that are set against each other how sure."""
-    name = it.quantity.name
-    counts = [f"{n} {category_name(name, one)}" for one, n in it.counts]
-    said = f"{', '.join(counts)} of {counted(it.of, _EVENTS[it.quantity.event])}"
+    name, said = it.quantity.name, counts_said(it)
     wanted = category_name(name, it.told)
     share = f"{wanted}: about {it.share.value:.0f} of a hundred ({it.share.low:.0f} to {it.share.high:.0f})"
     if it.call is not None and it.call.names_direction:

@@ -13,6 +13,7 @@ from ...certainty.verdict import Verdict, weigh
 from ...estimate.cost import limits_at
 from ...estimate.posterior import Floats
 from ..ledger.entry import Batch
+from ..ledger.lengths import length_among, lengths_of
 from ..ledger.place import Place
 from .level import Weighing, level_of
 
@@ -69,13 +70,13 @@ def growth(batches: Sequence[Batch], by: Weighing) -> Growth | None:
     batches : starts taken alike but for their length, of one lesson or several: lessons lie apart by themselves
     """
     told = [it for it in batches if it.putted and it.counts.get("start", 0) >= EACH]
-    lengths = sorted({round(it.putted.distance_m, 1) for it in told if it.putted})
+    lengths = lengths_of(told)
     if len(lengths) < 2:
         return None
     rows: list[tuple[float, float, float, str]] = []
     for lesson in dict.fromkeys(it.lesson for it in told):
         for length in lengths:
-            here = [it for it in told if it.lesson == lesson and it.putted and round(it.putted.distance_m, 1) == length]
+            here = [it for it in told if it.lesson == lesson and length_among(it, lengths) == length]
             level = level_of(here, "start", (), by) if here else None
             if level is None:
                 continue
@@ -83,12 +84,10 @@ def growth(batches: Sequence[Batch], by: Weighing) -> Growth | None:
     line = _line(rows)
     at: list[AtLength] = []
     for length in lengths:
-        here = [it for it in told if it.putted and round(it.putted.distance_m, 1) == length]
+        here = [it for it in told if length_among(it, lengths) == length]
         level = level_of(here, "start", (), by)
         assert level is not None
-        # Told as it was laid, not as lengths are put together.
-        laid = float(np.mean([it.putted.distance_m for it in here if it.putted]))
-        at.append(AtLength(round(laid, 3), level.count, level.bias, here[-1].place))
+        at.append(AtLength(length, level.count, level.bias, here[-1].place))
     near, far = line[:, 0] + line[:, 1] * lengths[0], line[:, 0] + line[:, 1] * lengths[-1]
     matters_from, nothing_under = limits_at(MATTERS()["growth"], by.spread_deg, by.mix)
     grows = (np.abs(far) > np.abs(near)) & (np.abs(far - near) >= matters_from)

@@ -24,6 +24,7 @@ from ...see.trial import TRUE, Looks, Trial, open_to
 from ...set.proof import golfers_own
 from ..ledger.entry import Batch, Fitted, Source
 from ..ledger.factors import Levels
+from ..ledger.lengths import lengths_of
 from ..ledger.place import Place
 from ..ledger.quantity import REACHES, Quantity, quantity
 
@@ -210,7 +211,6 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
         call = None if call is None else side
     elif call is not None:
         call = allowed(call, kind)
-    lengths = sorted({round(it.putted.distance_m, 1) for it in told if it.putted})
     return Level(
         quantity=about,
         levels=levels,
@@ -228,7 +228,7 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
         vial=vial(readings, Bubble(bias, spread) if has_middle(kind) else None, window, settled=True, unit=about.unit),
         kind=kind,
         shared=shared,
-        lengths_m=tuple(lengths),
+        lengths_m=lengths_of(told),
         raw=raw,
         post=post,
         readings=tuple(readings),

@@ -9,6 +9,7 @@ from ...certainty.estimate import Estimate, estimated
 from ...measure.interval import Interval
 from ..ledger.entry import Batch, Ledger
 from ..ledger.factors import Levels, joined, moving
+from ..ledger.lengths import length_among, length_level, lengths_of
 from ..ledger.quantity import names, quantity
 from .difference import Difference, Group, differences
 from .level import Level, Weighing, level_of, noise_of, post_of
@@ -42,10 +43,12 @@ def reads(ledger: Ledger, by: Weighing, *, grows: bool = False, level: LevelOf =
 def by_length(batches: Sequence[Batch]) -> dict[Levels, list[Batch]]:
     """Starts by the length putted, too: a length is a way of its own once the error goes with it."""
     found: dict[Levels, list[Batch]] = {}
+    lengths = lengths_of(batches)
     for it in batches:
         levels = moving(it.levels, quantity("start").movers)
-        if it.putted is not None:
-            levels = joined(levels, [("length", f"{it.putted.distance_m:.2f}")])
+        length = length_among(it, lengths)
+        if length is not None:
+            levels = joined(levels, [("length", length_level(length))])
         found.setdefault(levels, []).append(it)
     return dict(sorted(found.items(), key=lambda it: float(dict(it[0]).get("length", 0.0))))
 

@@ -10,12 +10,14 @@ from ...measure.side import Side, side_of
 from ..claims.difference import Group, differences
 from ..claims.level import Level
 from ..claims.pace import FEWEST
-from ..claims.reads import Compared, is_dose
+from ..claims.reads import Claim, Compared, is_dose
+from ..claims.share import ShareOf
 from ..claims.tail import tail_of
 from ..claims.together import GoesWith
 from ..claims.unusable import not_used
 from ..ledger.entry import FEWEST_STARTS, Batch, grouped_by_all
 from ..ledger.factors import AS_USUAL, LAID, Levels
+from ..ledger.lengths import lengths_of
 from .case import Case
 from .finding import Cause, Finding
 from .misses import Miss
@@ -42,6 +44,8 @@ from .said import (
 
 _GROUND: Final = 3
 _MISSED: Final = 5
+_COUNTED: Final = 3
+_COUNTS: Final = 2
 _LIKELY: Final = 0.8
 _ALSO: Final = ("strike", "path", "face", "address", "impact", "mark", "to_mark", "eyes_inside", "looks_straight")
 
@@ -51,11 +55,12 @@ def chosen(
     found: Findings,
     told: Sequence[Compared],
     missed: Sequence[Miss],
-    levels: Sequence[Level],
+    claims: Sequence[Claim],
     joined: Sequence[GoesWith] = (),
 ) -> tuple[Chosen, ...]:
     """What is said, first to last; never empty."""
     said: list[Chosen] = []
+    levels = [it for it in claims if isinstance(it, Level)]
     if case.line_first:
         said.append(_line_first(case, found))
     told = [*told, *_looked(case)]
@@ -91,8 +96,14 @@ def chosen(
         # What is sure of other readings stands before it; what is not known yet, or is nothing to mend, behind.
         said.insert(sum(it.word in ("clear", "likely") for it in said), Misled(unused))
     if not said:
-        said.append(Open(starts, bool(case.ledger.quantities)))
+        said.append(Open(starts, bool(case.ledger.quantities), _noted(claims)))
     return tuple(said)
+
+
+def _noted(claims: Sequence[Claim]) -> tuple[ShareOf, ...]:
+    """Counts worth a sentence while nothing is sure: of enough, what is not as wanted first."""
+    told = [it for it in claims if isinstance(it, ShareOf) and it.of >= _COUNTED and it.counts]
+    return tuple(sorted(told, key=lambda it: it.counts[0][0] == it.told)[:_COUNTS])
 
 
 def _finished(case: Case, named: Sequence[Finding], missed: Sequence[Miss]) -> Iterable[Chosen]:
@@ -184,8 +195,7 @@ def _told_by(named: Sequence[Finding], it: Compared) -> bool:
     """Whether a finding tells the same already: with a guide and without, or at several lengths."""
     causes: set[Cause] = {one.cause for one in named}
     batches = [one for group in (it.first, *(group for group, _ in it.others)) for one in group.batches]
-    lengths = {round(one.putted.distance_m, 1) for one in batches if one.putted}
-    if "distance" in causes and len(lengths) == len(batches):
+    if "distance" in causes and len(lengths_of(batches)) == len(batches):
         return True
     return "guide" in causes and len({one.guided for one in batches}) > 1
 

@@ -81,7 +81,7 @@ def judge_case(case: Case, planned: Sequence[Planned], asked: Sequence[str]) -> 
     missed = misses(case)
     joined = goes_together(case.putted, ledger.toe_sign)
     return LessonJudged(
-        chosen=asked_first(chosen(case, found, told, missed, levels, joined), asked),
+        chosen=asked_first(chosen(case, found, told, missed, every, joined), asked),
         findings=found,
         reads=every,
         compared=told,

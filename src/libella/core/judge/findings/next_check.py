@@ -14,6 +14,7 @@ from ...opinions.held import Opinion
 from ..claims.level import chances_of, shared_of
 from ..claims.unusable import not_used
 from ..ledger.entry import FEWEST_STARTS
+from ..ledger.lengths import lengths_of
 from .case import Case
 from .finding import Cause, Finding
 from .joint import BETA, DELIVERY, FACE, MARK, PATH, RIG, STRIKE, Row, Solved, added, rows_of
@@ -207,8 +208,7 @@ def _done(case: Case) -> set[CheckName]:
         "strike": it.count("strike") >= 10,
         "stillness": it.count("still") >= 10,
         "without_guide": not any(one.guided for one in it.of("start")) or any(not one.guided for one in it.of("start")),
-        "three_lengths": len({round(one.putted.distance_m, 1) for one in (*it.of("start"), *it.earlier) if one.putted})
-        > 2,
+        "three_lengths": len(lengths_of((*it.of("start"), *it.earlier))) > 2,
         "start_read": bool(starts),
         "finer_start": True,
         "ground": True,

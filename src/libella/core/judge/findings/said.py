@@ -10,6 +10,7 @@ from ..claims.growth import Growth
 from ..claims.level import Level
 from ..claims.pace import Pace
 from ..claims.reads import Compared, asked_of
+from ..claims.share import ShareOf
 from ..claims.tail import Tail
 from ..claims.together import GoesWith
 from ..claims.unusable import NotUsed
@@ -193,10 +194,12 @@ class Nothing:
 
 @dataclass(frozen=True, slots=True)
 class Open:
-    """Nothing is sure enough to say first; `starts`, where they were read; `read`: something was."""
+    """Nothing is sure enough to say first; `starts`, where they were read; `read`: something was; `noted`: the counts
+    there are, what is not as wanted first."""
 
     starts: Starts | None
     read: bool
+    noted: tuple[ShareOf, ...] = ()
     word: Word = "open"
 
 

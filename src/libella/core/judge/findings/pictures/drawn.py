@@ -79,7 +79,7 @@ def lengths(case: Case, finding: Finding, say: Say, words: str) -> Picture | Non
     if found is None:
         return None
     longest = max(it.distance_m for it in found.lengths)
-    windows = {round(it.putted.distance_m, 1): it.putted.window for it in case.own if it.putted}
+    windows = {it.putted.distance_m: it.putted.window for it in case.own if it.putted}
     _, usual = _putted(case)
     told = [(it, windows.get(it.distance_m, usual), LONG * it.distance_m / longest) for it in found.lengths]
     times = times_for([end for it, _, _ in told for end in (it.bias.low, it.bias.high)], 400.0)
