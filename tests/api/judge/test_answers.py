@@ -3,9 +3,10 @@
 import re
 
 import pytest
+import uuid6
 
 from . import answers
-from .answers import in_words, inside_a_string, strung
+from .answers import Told, in_words, inside_a_string, strung
 
 NOWHERE = re.compile(r"\binf\b|\bnan\b|None\b(?! declared)|0 of 0|[{}]")
 PAGES = ("headline", "golfer", "lesson")
@@ -157,3 +158,17 @@ def test_what_a_string_misled_is_read_again_with_its_posts_leaned(coach):
     assert (first["name"], first["step"]) == ("lean_string", "set")
     in_words(told, strung(told, 2.7), ["neutral"] * 8)
     assert all(it["name"] != "lean_string" for it in coach.get(f"/lessons/{told.id}/findings")["next"])
+
+
+def test_how_far_the_eyes_were_moved_is_no_finding_and_counts_stand_where_nothing_is_sure(coach):
+    told = Told(coach)
+    for set_up, inside in (("as usual", 0.02), ("as usual", 0.02), ("taller", -0.04), ("taller", -0.04)):
+        marks = {eye: {"inside_m": inside, "behind_m": behind} for eye, behind in (("lead", -0.03), ("trail", 0.03))}
+        coach.put(f"/eye-takes/{uuid6.uuid7()}", lesson_id=told.id, set_up=set_up, taken_at=told.now(), **marks)
+    looked = coach.get(f"/lessons/{told.id}/findings")["headline"]
+    block = told.block(told.lay(), 4, ["roll"])
+    for _ in range(4):
+        told.putt(block, {"offset_m": 0.0}, roll="clean")
+    found = coach.get(f"/lessons/{told.id}/findings")["headline"]
+    assert "eyes" not in looked, looked
+    assert found.startswith("Can't tell yet. So far roll: 4 clean of 4 putts"), found

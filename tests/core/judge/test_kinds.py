@@ -12,8 +12,10 @@ from libella.core.green.usual import USUAL, usual_mix
 from libella.core.instruments import lay
 from libella.core.judge.claims.difference import Group, difference
 from libella.core.judge.claims.level import Weighing, level_of
+from libella.core.judge.golfers_line import LineKey, golfers_line
 from libella.core.judge.judgement import Occasion, further
 from libella.core.judge.ledger.entry import Batch, Event, Putted
+from libella.core.judge.line_block import line_block
 from libella.core.measure.interval import Interval
 from libella.core.measure.window import Window
 from libella.core.set.proof import NOT_PROVED
@@ -142,3 +144,19 @@ def test_what_is_open_against_what_is_nearer_differs_by_at_least():
     # Both open to one side, by the same gate: by how often; by gates of other widths not at all.
     again = difference(groups[1], groups[1], "start", BY)
     assert again is not None and again.sides is not None and again.call.word != "clear"
+
+
+@pytest.mark.parametrize("reading", [RIGHT, SAID_RIGHT, Interval(2.9, 3.1), CLEAN])
+@pytest.mark.parametrize("count", [3, 4, 5])
+def test_few_readings_of_any_kind_are_neither_clear_nor_likely_nor_nothing_to_mend(reading, count):
+    """Four putts short, or four in to out, were clear on one page and nothing on another."""
+    name = "path" if reading.said else "start"
+    events = tuple(Event(str(n), {name: reading}) for n in range(count))
+    batch = Batch("b", "start", 0.0, events, putted=Putted(2.5, WINDOW))
+    level = level_of([batch], name, (), BY)
+    assert (level.sure.word == "open") == (count < 5 or reading is CLEAN)
+    block = line_block(batch, name, BY)
+    line = golfers_line([LineKey(name, ())], [block], (), WINDOW, BY.mix)
+    if reading.said:
+        assert (line.sides_call.word == "open") == (count < 5)
+        assert replace(line, proved=False).sides_call.word != "clear"

@@ -21,7 +21,7 @@ from ..measure.window import Window
 from ..see.eyes import INSIDE
 from .chain import K_USUAL
 from .claims.difference import limits_of
-from .claims.level import Weighing
+from .claims.level import Weighing, sides_call
 from .ledger.factors import FACTORS, Levels, is_guided
 from .ledger.quantity import Quantity, names, quantity
 from .line_block import LineBlock
@@ -109,12 +109,19 @@ class GolfersLine:
     """Every block's readings lie in one zone about nothing: so far it reaches to either side, and they say no more."""
     moved: Stepped | None = None
     """The newest lesson clearly lies elsewhere than those before, and nobody noted a change."""
+    proved: bool = True
+    """What all of it was read against was measured a second way, or none counts."""
     sided: Sided | None = None
     """Every block was told as sides: so many to each, over all of them."""
 
     @property
     def quantity(self) -> Quantity:
         return quantity(self.keys[0].name)
+
+    @property
+    def sides_call(self) -> Verdict:
+        """How sure a side is of which all blocks tell sides."""
+        return NOT_WEIGHED if self.sided is None else sides_call(self.sided, proved=self.proved)
 
     @property
     def has_middle(self) -> bool:
@@ -201,6 +208,7 @@ def golfers_line(
         beyond=beyond,
         readings=sum(it.count for it in read),
         zone=zone,
+        proved=all(it.proved for it in read),
         sided=sided,
         moved=None if within or not all(it.sized for it in read) else _moved(read, pooled, matters, scale),
     )

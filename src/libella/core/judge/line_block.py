@@ -41,6 +41,8 @@ class LineBlock:
     """How far to either side the one zone reaches in which all its readings lie: they say no more."""
     place: Place | None = None
     """Where it was read."""
+    proved: bool = True
+    """What it was read against was measured a second way, or none counts."""
     sided: Sided | None = None
     """Told as sides, in words."""
 
@@ -73,6 +75,7 @@ def line_block(batch: Batch, name: str, by: Weighing) -> LineBlock | None:
         zone=found.kind.reach if isinstance(found.kind, Within) else None,
         sided=found.kind if isinstance(found.kind, Sided) else None,
         place=batch.place,
+        proved=found.proved,
     )
 
 

@@ -64,8 +64,8 @@ def line_words(it: GolfersLine, hand: Hand, units: Units) -> str:
         between = size_said(about_, it.between, 0.0, units)
         behind = f"{behind}; single {'blocks' if what == 'block' else 'ones'} lie about ± {between} from it"
     if it.sided is not None:
-        call = it.sided.call()
-        return f"Of {it.readings}: {sides_said(about_, it.sided, hand)}: {WORDS[call.word]}. {behind}."
+        sides = sides_said(about_, it.sided, hand)
+        return f"Of {it.readings}: {sides}: {WORDS[it.sides_call.word]}. {behind}."
     if it.beyond is not None:
         least = _beyond_said(it.beyond, about_, hand, units)
         return f"{least[0].upper()}{least[1:]} now; how far, these readings can't say. {behind}."

@@ -30,6 +30,9 @@ from ..ledger.quantity import REACHES, Quantity, quantity
 
 FEWEST: Final = 3
 """Readings below which a level is not told as one."""
+FEW: Final = 5
+"""Readings below which nothing is clear, likely or nothing to mend, of whatever kind; sizes stay (account 1). A look at
+the eyes is a measurement by itself."""
 FEWEST_FELT: Final = 6
 """Calls below which nothing is said of what feels straight."""
 _SEEN_DEG: Final = 0.05
@@ -207,10 +210,13 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
     side = weigh(right, left, 0.0, can_be_clear=proved)
     call = _call(post, about, against, by, proved=proved)
     if isinstance(kind, Sided):
-        side = kind.call(1.0 if proved else golfers_own(kind.edge, 0.0), can_be_clear=proved)
+        side = sides_call(kind, proved=proved)
         call = None if call is None else side
     elif call is not None:
         call = allowed(call, kind)
+    if len(readings) < FEW and about.event != "look":
+        side = replace(NOT_WEIGHED, side=side.side)
+        call = None if call is None else replace(NOT_WEIGHED, side=call.side)
     return Level(
         quantity=about,
         levels=levels,
@@ -233,6 +239,14 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
         post=post,
         readings=tuple(readings),
     )
+
+
+def sides_call(kind: Sided, *, proved: bool) -> Verdict:
+    """How sure it is that more than half lie to a side: none where too few were told; of a line that is not proved, as
+    much of it as is the golfer's."""
+    if kind.right + kind.left + kind.neither < FEW:
+        return replace(NOT_WEIGHED, side=kind.side)
+    return kind.call(1.0 if proved else golfers_own(kind.edge, 0.0), can_be_clear=proved)
 
 
 def _fitted(batch: Batch, about: Quantity, it: Fitted, levels: Levels, by: Weighing) -> Level:

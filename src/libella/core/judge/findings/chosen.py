@@ -124,7 +124,9 @@ def _differing(told: Compared) -> Iterable[Differs]:
     """What a comparison says, each dose with what it brought."""
     for group, difference in told.named:
         dose = next((it for one, it in told.named if one is group and is_dose(it, told)), None)
-        if difference is dose and any(one is group and not is_dose(it, told) for one, it in told.named):
+        brought = any(one is group and not is_dose(it, told) for one, it in told.named)
+        # How far something was moved is nothing that was found; nobody asked for it where nothing was planned.
+        if difference is dose and (brought or not told.id):
             continue
         yield Differs(told, group, difference, dose if difference is not dose else None)
 
