@@ -66,7 +66,7 @@ def test_with_no_rig_where_it_finished_is_the_putt(page: Page):
     page.get_by_label("Putts to the verdict", exact=True).fill("4")
     page.keyboard.press("Enter")
     page.get_by_role("button", name="Start block").click()
-    for key, steps in (("7", 2), ("8", 0), ("8", 0), ("8", 0)):
+    for key, steps in (("7", 3), ("8", 3), ("8", 3), ("8", 3)):
         expect(page.locator("[data-note-step=finish]")).to_be_visible()
         page.keyboard.press(key)
         expect(page.locator("[data-note-step=ran_past_m]")).to_be_visible()
@@ -74,11 +74,12 @@ def test_with_no_rig_where_it_finished_is_the_putt(page: Page):
             # As a drag leaves it: the scale has the focus, and Enter takes the size all the same.
             page.locator("[data-note-step=ran_past_m]").get_by_role("slider").focus()
         for _ in range(steps):
-            page.keyboard.press("ArrowRight")
+            page.keyboard.press("ArrowLeft")
         # What fell short is told as short, and no further than the putt is long.
         scale = page.locator("[data-note-step=ran_past_m]").get_by_role("slider")
         assert (scale.get_attribute("min"), scale.get_attribute("max")) == ("-2.5", "-0.1")
-        expect(page.locator("[data-note-step=ran_past_m]")).to_contain_text("40 cm short")
+        # It begins as near to the hole as is left to tell.
+        expect(page.get_by_role("button", name="40 cm short")).to_be_visible()
         page.keyboard.press("Enter")
     expect(page.locator("[data-pace]")).to_contain_text("4 of 4 short, by 40 cm, 1 of them left.")
     wall = page.context.new_page()

@@ -4,7 +4,7 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import hold_first_answer, own_lesson
+from ..conftest import choose_rig, hold_first_answer, own_lesson, stands
 
 
 def begin(page: Page, name: str, *notes: str) -> None:
@@ -90,3 +90,49 @@ def test_a_wall_opened_just_before_a_putt_still_shows_it(page: Page):
     let_go()
     # The wall asks anyway every ten seconds: it has to know before that.
     expect(wall.locator("[data-vial] .tick")).to_have_count(1, timeout=7000)
+
+
+def test_three_figures_of_a_display_are_six_taps_with_the_putt(page: Page):
+    own_lesson(page, "Display Golfer")
+    choose_rig(page, "Ruler board")
+    page.get_by_text("Also note").tap()
+    notes = page.get_by_role("group", name="Also note of every putt")
+    for name in ("Face at address", "Face at impact", "Path in degrees"):
+        notes.get_by_role("button", name=name, exact=True).tap()
+    page.get_by_role("button", name="Start block").tap()
+    page.get_by_role("button", name="Record on the line").tap()
+    # 1.2° left, on the line, 0.4° right: each figure once, then its side.
+    for note, figures, side in (
+        ("path_deg", "12", "1.2° left"), ("face_address_deg", "", "0.0°, to neither side"),
+        ("face_impact_deg", "4", "0.4° right"),
+    ):  # fmt: skip
+        pad = page.locator(f"[data-note-step={note}]")
+        for figure in figures:
+            pad.get_by_role("button", name=figure, exact=True).tap()
+        pad.get_by_role("button", name=side).tap()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 2")
+    stands(page)
+    lesson = page.url.split("/lessons/")[1].split("/")[0]
+    [block] = page.request.get(f"/api/lessons/{lesson}").json()["blocks"]
+    told = page.request.get(f"/api/blocks/{block['id']}/judgement").json()["block"]["readings"][0]["notes"]
+    assert told == {"face_address_deg": 0, "face_impact_deg": 0.4, "path_deg": -1.2}
+    # By keys: what is too far is refused with its limit, and stays to be put right.
+    page.keyboard.press("0")
+    for key in ("2", "0", "0"):
+        page.keyboard.press(key)
+    pad = page.locator("[data-note-step=path_deg]")
+    expect(pad.get_by_role("alert")).to_have_text("Path in degrees: at most 15°.")
+    page.keyboard.press("Backspace")
+    page.keyboard.press("ArrowRight")
+    expect(page.locator("[data-note-step=face_address_deg]")).to_be_visible()
+
+
+def test_a_usual_size_short_or_past_is_one_tap_in_the_units_in_use(page: Page):
+    begin(page, "Short By Feet", "Finish", "Short or past by")
+    page.get_by_role("button", name=re.compile("change the units")).click()
+    page.get_by_role("button", name="Record on the line").click()
+    page.locator("[data-note-step=finish]").get_by_role("button", name=re.compile("^short$|^short ")).first.click()
+    sizes = page.locator("[data-note-step=ran_past_m]").get_by_role("group", name="Short or past by, usual sizes")
+    sizes.get_by_role("button", name="1 ft short", exact=True).click()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 2")
+    expect(page.get_by_role("list", name="Putts, newest first")).to_contain_text("1 ft")

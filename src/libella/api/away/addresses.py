@@ -11,8 +11,9 @@ from ...core.measure.units import Units
 OF_STUDIO: Final = (
     "/api/session", "/api/vocabulary", "/api/studio", "/api/today?{u}", "/api/golfers?{u}", "/api/golfers-seen-last",
     "/api/due", "/api/aim-choices", "/api/bag", "/api/bands", "/api/instruments?{u}", "/api/levels", "/api/levers",
-    "/api/link-bands", "/api/notes", "/api/set-up-entries", "/api/teaching", "/api/sight-methods", "/api/stations/ways",
-    "/api/prints", "/api/schools?{u}", "/api/guide", "/api/place-drawn?hand=right", "/api/place-drawn?hand=left",
+    "/api/link-bands", "/api/notes?{u}", "/api/set-up-entries", "/api/teaching", "/api/sight-methods",
+    "/api/stations/ways", "/api/prints", "/api/schools?{u}", "/api/guide", "/api/place-drawn?hand=right",
+    "/api/place-drawn?hand=left",
     "/api/saved-stations?hand=right&{u}", "/api/saved-stations?hand=left&{u}", "/api/drills?hand=right&{u}",
     "/api/drills?hand=left&{u}", "/api/cautions?at=golfer", "/api/second-readings/things", "/api/second-readings?{u}",
     "/api/opinions?{u}", "/api/opinions-concern", "/api/logbook?{u}",
@@ -20,7 +21,7 @@ OF_STUDIO: Final = (
 OF_GOLFER: Final = (
     "/api/golfers/{id}", "/api/golfers/{id}/expected?{u}", "/api/golfers/{id}/found?{u}", "/api/golfers/{id}/kit?{u}",
     "/api/golfers/{id}/lessons", "/api/golfers/{id}/lessons?{u}", "/api/golfers/{id}/line?{u}",
-    "/api/golfers/{id}/line-now", "/api/golfers/{id}/on-the-course?{u}", "/api/golfers/{id}/photos",
+    "/api/golfers/{id}/line-now?{u}", "/api/golfers/{id}/on-the-course?{u}", "/api/golfers/{id}/photos",
     "/api/golfers/{id}/practice-plan", "/api/golfers/{id}/schools?{u}", "/api/golfers/{id}/set-up-cards?{u}",
     "/api/golfers/{id}/imports?{u}", "/api/drills?golfer_id={id}&hand={hand}&{u}",
     "/api/opinions?golfer={id}&{u}", "/api/opinions-concern?golfer={id}", "/api/golfers/{id}/consents",

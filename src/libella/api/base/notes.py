@@ -4,6 +4,7 @@ from collections.abc import Mapping
 
 from pydantic import BaseModel, Field
 
+from ...core.measure.units import Units
 from ...core.start.notes import Half, Note, When
 
 
@@ -20,6 +21,7 @@ class NoteOut(BaseModel):
     low: float
     high: float
     step: float
+    usual: tuple[float, ...] = Field(description="sizes told oftenest, each one tap; in the units in use")
     low_word: str
     high_word: str
     needs_hole: bool = Field(description="it tells what became of the ball at the hole")
@@ -33,12 +35,12 @@ class NoteOut(BaseModel):
     told_by: tuple[str, ...] = Field(description="measures of a stroke that tell it: then nobody is asked")
 
     @staticmethod
-    def every(notes: Mapping[str, Note]) -> "list[NoteOut]":
-        return [NoteOut.of(name, it) for name, it in notes.items()]
+    def every(notes: Mapping[str, Note], units: Units) -> "list[NoteOut]":
+        return [NoteOut.of(name, it, units) for name, it in notes.items()]
 
     @staticmethod
-    def of(name: str, it: Note) -> "NoteOut":
-        bounds = it.bounds
+    def of(name: str, it: Note, units: Units) -> "NoteOut":
+        bounds, (step, usual) = it.bounds, it.told_in(units)
         return NoteOut(
             note=name,
             label=it.label,
@@ -57,7 +59,8 @@ class NoteOut(BaseModel):
             unit=bounds.unit if bounds else "",
             low=bounds.low if bounds else 0.0,
             high=bounds.high if bounds else 0.0,
-            step=it.step,
+            step=step,
+            usual=usual,
             low_word=it.low_word,
             high_word=it.high_word,
             needs_hole=it.needs_hole,

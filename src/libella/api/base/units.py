@@ -67,6 +67,7 @@ UNITS: Final[dict[str, str]] = {
     "UsualLengthIn.weight": "how often it is putted beside the other lengths",
     "spot_putts": "putts",
     "WanderWords.spread": "in the unit of its entry of the set-up",
+    "NoteOut.usual": "in the note's own unit",
     "wandering": _CHANCE,
     **dict.fromkeys(("Vial.reach", "mark_left", "mark_right", "bubble_at", "bubble_low", "bubble_high"), _VIAL),
     **dict.fromkeys(("film_low", "film_high", "Tick.low", "Tick.high", "Tick.at"), _VIAL),

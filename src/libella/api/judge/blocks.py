@@ -297,8 +297,8 @@ def _out(sheet: BlockSheet, judgement: Judgement, said: JudgementWords, units: I
     return BlockOut(
         **dict(_line(sheet, judgement, said, units)),
         readings=readings,
-        watched=NoteOut.every(blocks.notes_laid(station)),
-        noted=[NoteOut.of(name, noted[name]) for name in sheet.block.asks],
+        watched=NoteOut.every(blocks.notes_laid(station), units),
+        noted=[NoteOut.of(name, noted[name], units) for name in sheet.block.asks],
     )
 
 

@@ -165,9 +165,11 @@ def line(desk: AtDesk, id: UUID, units: InUnits = "metric") -> GolfersLinesOut:
 
 
 @router.get("/golfers/{id}/line-now")
-def now(desk: AtDesk, id: UUID) -> LineNowOut:
+def now(desk: AtDesk, id: UUID, units: InUnits = "metric") -> LineNowOut:
     """Where the golfer's starts lie now, with nothing in view: for a list of golfers, and to plan by."""
-    return as_kept(kept.of_golfer(desk, id, "line now", lambda whole, _: _now(whole, id).model_dump_json()))
+    return as_kept(
+        kept.of_golfer(desk, id, f"line now, {units}", lambda whole, _: _now(whole, id, units).model_dump_json())
+    )
 
 
 @router.get("/golfers/{id}/lines-beside")
@@ -225,13 +227,13 @@ def _lines(desk: Desk, id: UUID, units: Units) -> GolfersLinesOut:
     )
 
 
-def _now(desk: Desk, id: UUID) -> LineNowOut:
+def _now(desk: Desk, id: UUID, units: Units) -> LineNowOut:
     found = golfers_lines(desk, id, starts_only=True)
     own = next((it for it in found.lines if not it.keys[0].levels), None)
     if own is None:
         return LineNowOut()
-    words = f"{line_name(own, 'metric')}: {line_words(own, found.hand, 'metric')}"
-    return LineNowOut(vial=own.vial, words=words, short=line_short(own), spread_deg=_expected(own))
+    words = f"{line_name(own, units)}: {line_words(own, found.hand, units)}"
+    return LineNowOut(vial=own.vial, words=words, short=line_short(own, units), spread_deg=_expected(own))
 
 
 def _expected(own: GolfersLine) -> float | None:

@@ -219,7 +219,7 @@ def preview(desk: AtDesk, plan: PreviewIn, units: InUnits = "metric") -> Preview
         kit_check=kit_check(abouts),
         cautions=tuple(cautions_said(laid(station))),
         laser=station.has_laser,
-        watched=NoteOut.every(watched(station.rig, station.aids)),
+        watched=NoteOut.every(watched(station.rig, station.aids), units),
         reads_start=station.rig.reads_start,
     )
 

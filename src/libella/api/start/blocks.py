@@ -151,9 +151,9 @@ class BlockKept(Kept):
 
 
 @router.get("/notes")
-def notes() -> list[NoteOut]:
+def notes(units: InUnits = "metric") -> list[NoteOut]:
     """What can be noted of a putt, in the order in which it happens."""
-    return NoteOut.every(NOTES)
+    return NoteOut.every(NOTES, units)
 
 
 @router.put("/blocks/{id}")

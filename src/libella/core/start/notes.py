@@ -5,7 +5,9 @@ from dataclasses import dataclass, field, replace
 from types import MappingProxyType
 from typing import Final, Literal, get_args
 
+from ..measure.constants import FOOT_M, INCH_M
 from ..measure.limits import Bounds, Fact, OutOfLimits
+from ..measure.units import Units
 
 When = Literal["before", "after", "end"]
 Half = Literal["low", "high", "none"]
@@ -24,7 +26,8 @@ class Note:
     when : whether it is asked before the start line is read, for what the golfer felt must not know the reading; after
         it; or once the ball lies
     columns : lays its options out as a picture: the strike on the face, three by three
-    bounds, step : of a size, in the bounds' unit
+    bounds, step, usual : of a size, in the bounds' unit: how finely it is told, and the sizes told oftenest
+    feet : the same of a length where feet and inches are in use, m
     low_word, high_word : of a size, the names of minus and plus
     table : which table tells of it: one of its own kind, how often each option, or the sizes read off
     needs_hole : it tells what became of the ball at the hole
@@ -45,6 +48,8 @@ class Note:
     columns: int = 0
     bounds: Bounds | None = None
     step: float = 0.0
+    usual: tuple[float, ...] = ()
+    feet: tuple[float, tuple[float, ...]] | None = None
     low_word: str = ""
     high_word: str = ""
     table: Literal["own", "counts", "sizes"] = "counts"
@@ -59,12 +64,17 @@ class Note:
     after: str = ""
     halves: Mapping[str, Half] = field(default_factory=dict[str, "Half"])
 
+    def told_in(self, units: Units) -> tuple[float, tuple[float, ...]]:
+        """Its step and its usual sizes, as they are said there."""
+        return self.feet if units == "feet" and self.feet else (self.step, self.usual)
+
 
 CONTACT: Final = "contact"
 """Tilted or lifted: which half of the head met what lies over it."""
 _SHORT: Final = ("short_left", "short", "short_right")
 _PAST: Final = ("past_left", "past", "past_right")
 _RAN_PAST: Final = Bounds(-5.0, 5.0, "m")
+_SWUNG_FEET: Final = (2 * INCH_M, tuple(it * INCH_M for it in (6, 8, 10, 12, 16, 20)))
 NOTES: Final[dict[str, Note]] = {
     "felt": Note(
         "Felt start",
@@ -113,17 +123,27 @@ NOTES: Final[dict[str, Note]] = {
         "Path in degrees",
         "Which way did the head travel, in degrees?",
         bounds=Bounds(-15.0, 15.0, "deg"),
-        step=0.5,
+        step=0.1,
         low_word="left",
         high_word="right",
         table="sizes",
         told_by=("path_deg",),
     ),
+    "face_address_deg": Note(
+        "Face at address",
+        "Where did the face point at address, in degrees?",
+        bounds=Bounds(-15.0, 15.0, "deg"),
+        step=0.1,
+        low_word="left",
+        high_word="right",
+        table="sizes",
+        told_by=("face_address_deg",),
+    ),
     "face_impact_deg": Note(
         "Face at impact",
         "Where did the face point at impact, in degrees?",
         bounds=Bounds(-15.0, 15.0, "deg"),
-        step=0.5,
+        step=0.1,
         low_word="left",
         high_word="right",
         table="sizes",
@@ -190,10 +210,22 @@ NOTES: Final[dict[str, Note]] = {
         alone="nothing",
     ),
     "back_m": Note(
-        "Backstroke", "How far back did the head go?", bounds=Bounds(0.0, 1.5, "m"), step=0.05, table="sizes"
+        "Backstroke",
+        "How far back did the head go?",
+        bounds=Bounds(0.0, 1.5, "m"),
+        step=0.05,
+        table="sizes",
+        usual=(0.15, 0.2, 0.25, 0.3, 0.4, 0.5),
+        feet=_SWUNG_FEET,
     ),
     "through_m": Note(
-        "Follow-through", "How far through did it go?", bounds=Bounds(0.0, 2.0, "m"), step=0.05, table="sizes"
+        "Follow-through",
+        "How far through did it go?",
+        bounds=Bounds(0.0, 2.0, "m"),
+        step=0.05,
+        table="sizes",
+        usual=(0.15, 0.2, 0.3, 0.4, 0.5, 0.7),
+        feet=_SWUNG_FEET,
     ),
     "finish": Note(
         "Finish",
@@ -219,6 +251,8 @@ NOTES: Final[dict[str, Note]] = {
         "How far short of the hole, or past it?",
         bounds=_RAN_PAST,
         step=0.1,
+        usual=(0.1, 0.2, 0.3, 0.5, 0.8, 1.2),
+        feet=(FOOT_M / 2, tuple(it * FOOT_M for it in (0.5, 1.0, 1.5, 2.0, 3.0, 4.0))),
         low_word="short",
         high_word="past",
         table="sizes",

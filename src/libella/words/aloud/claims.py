@@ -274,16 +274,20 @@ def _unused_aloud(it: Reading) -> None:
             it.say("judge", unusable.not_used_name, one)
 
 
+def _shares_aloud(it: Reading) -> None:
+    for share in shares_read():
+        for said in (claims.share_said, claims.counts_said, claims.counted_said):
+            it.say("judge", said, share)
+        it.say("judge", claims.claim_name, share)
+        for category, _ in share.counts:
+            it.say("judge", claims.category_name, share.quantity.name, category)
+
+
 def claims_aloud(it: Reading) -> None:
     _unused_aloud(it)
     for name in names():
         it.say("judge", claims.quantity_name, name)
-    for share in shares_read():
-        it.say("judge", claims.share_said, share)
-        it.say("judge", claims.counts_said, share)
-        it.say("judge", claims.claim_name, share)
-        for category, _ in share.counts:
-            it.say("judge", claims.category_name, share.quantity.name, category)
+    _shares_aloud(it)
     for levels in LEVELS:
         it.say("judge", claims.levels_said, levels, it.units)
         it.say("judge", claims.claim_name, replace(levels_read()[0], levels=levels))

@@ -104,7 +104,7 @@ def line_aloud(it: Reading) -> None:
         it.say("judge", words.line_name, pooled, it.units)
         it.say("judge", words.other_hand_words, 2, it.hand)
         it.say("judge", words.line_words, pooled, it.hand, it.units)
-        it.say("judge", words.line_short, pooled)
+        it.say("judge", words.line_short, pooled, it.units)
         for key in pooled.keys:
             it.say("judge", words.key_name, key, it.units)
     for beside in _beside():

@@ -10,7 +10,6 @@ from ...core.certainty.verdict import Word
 from ...core.golfer.hand import Hand, push_or_pull
 from ...core.golfer.wording import Wording
 from ...core.judge.claims.level import Level
-from ...core.judge.claims.share import ShareOf
 from ...core.judge.claims.tail import Tail
 from ...core.judge.findings.finding import Finding
 from ...core.judge.findings.ranked import RULES, Starts
@@ -39,16 +38,7 @@ from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
 from ..shared.inside import inside
 from ..shared.plain import SURE, plainly, width_said
-from .claims import (
-    beyond_said,
-    call_said,
-    claim_name,
-    counts_said,
-    headed,
-    level_said,
-    levels_said,
-    quantity_name,
-)
+from .claims import beyond_said, call_said, counted_said, headed, level_said, levels_said, quantity_name
 from .comparison import group_name
 from .differences import difference_said, shift_said
 from .findings import cause_said, weight_said
@@ -121,13 +111,8 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
                 said = level_said(replace(it.starts.level, call=None), hand, units)
                 return f"Can't tell yet: starts {inside(said)}"
             if it.noted:
-                return f"Can't tell yet. So far {'; '.join(_counted(one) for one in it.noted)}."
+                return f"Can't tell yet. So far {'; '.join(counted_said(one) for one in it.noted)}."
             return "Can't tell yet." if it.read else "Nothing to judge yet."
-
-
-def _counted(it: ShareOf) -> str:
-    """Counts without a share: "roll, guide in view: 4 clean of 4 putts"."""
-    return f"{inside(claim_name(it))}: {counts_said(it)}"
 
 
 def chosen_brief(some: Sequence[Chosen]) -> str:

@@ -20,6 +20,7 @@ from ...core.start.watched import note_of
 from ..aim.links import CUES
 from ..shared.certainty import WORDS
 from ..shared.counts import counted
+from ..shared.inside import inside
 
 AS_USUAL: Final = "as usual"
 QUANTITY_NAMES: Final[dict[str, str]] = {
@@ -326,6 +327,11 @@ def claim_name(it: Level | ShareOf) -> str:
     """What a claim is about, and how it was read where that was not as usual."""
     name = quantity_name(it.quantity.name)
     return f"{name}, {levels_said(it.levels)}" if it.levels else name
+
+
+def counted_said(it: ShareOf) -> str:
+    """Counts without a share, by their name: "roll, guide in view: 4 clean of 4 putts"."""
+    return f"{inside(claim_name(it))}: {counts_said(it)}"
 
 
 def reads_said(some: Sequence[Level | ShareOf], hand: Hand, units: Units) -> list[tuple[str, str]]:

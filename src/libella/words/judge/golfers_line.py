@@ -11,7 +11,7 @@ from ...core.judge.ledger.quantity import Quantity
 from ...core.judge.lines_beside import MOST, LinesBeside
 from ...core.judge.share_line import ShareLine
 from ...core.measure.side import side_of
-from ...core.measure.units import Units
+from ...core.measure.units import Units, tape
 from ..shared.certainty import WORDS, open_said
 from ..shared.counts import counted, listed
 from .claims import between_said, category_name, levels_said, quantity_name, side_name, sides_said, size_said, sized
@@ -36,11 +36,11 @@ def key_name(it: LineKey, units: Units) -> str:
     return f"{quantity_name(it.name)}, {levels_said(it.levels, units)}"
 
 
-def line_short(it: GolfersLine) -> str:
+def line_short(it: GolfersLine, units: Units) -> str:
     """Where it lies now, for a list of golfers."""
     lengths = [level for key in it.keys for factor, level in key.levels if factor == "length"]
     if lengths:
-        return f"At {listed([f'{float(one):.1f} m' for one in lengths])} starts {_sided(it.now.value)} now."
+        return f"At {listed([tape(float(one), units) for one in lengths])} starts {_sided(it.now.value)} now."
     if it.sided is not None:
         return f"{open_said(it.sided, it.readings).capitalize()}, from {counted(len(it.blocks), 'block')}."
     if it.beyond is not None:

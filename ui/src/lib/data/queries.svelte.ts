@@ -114,7 +114,11 @@ export function levelsQuery() {
 
 /** What else can be noted of a putt, in the order in which it happens. */
 export function notesQuery() {
-  return createQuery(() => ({ queryKey: key.notes(), queryFn: () => ask(api.GET('/api/notes')), ...ONCE }))
+  return createQuery(() => ({
+    queryKey: inUnits(key.notes()),
+    queryFn: () => ask(api.GET('/api/notes', { params: { query: units() } })),
+    ...ONCE
+  }))
 }
 
 /** What is in the coach's bag. */

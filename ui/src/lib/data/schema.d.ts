@@ -10775,6 +10775,11 @@ export interface components {
              * @description in the entry's own unit
              */
             step: number;
+            /**
+             * Usual
+             * @description sizes told oftenest, each one tap; in the units in use
+             */
+            usual: number[];
             /** Low Word */
             low_word: string;
             /** High Word */
@@ -20621,7 +20626,10 @@ export interface operations {
     };
     blocks_notes: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -25177,7 +25185,10 @@ export interface operations {
     };
     "golfer's line_now": {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
             header?: never;
             path: {
                 id: string;

@@ -104,8 +104,8 @@ export function foundQuery(golfer: () => string) {
 /** Where a golfer's starts lie now, and what to plan the next lesson for. */
 export function lineNowQuery(golfer: () => string) {
   return createQuery(() => ({
-    queryKey: [...key.golferLine(golfer()), 'now'],
-    queryFn: () => ask(api.GET('/api/golfers/{id}/line-now', { params: { path: { id: golfer() } } })),
+    queryKey: inUnits([...key.golferLine(golfer()), 'now']),
+    queryFn: () => ask(api.GET('/api/golfers/{id}/line-now', { params: { path: { id: golfer() }, query: units() } })),
     enabled: Boolean(golfer())
   }))
 }

@@ -9,6 +9,13 @@ export function sided(angle: number): string {
   return size === '0.0' ? '0.0°' : `${angle < 0 ? '◂ ' : ''}${size}°${angle > 0 ? ' ▸' : ''}`
 }
 
+/** Figures as they are typed from a display: the last of them are its decimals. "4" is 0.4°, "12" is 1.2°. */
+export function shownFigures(figures: string, step: number): { value: number; words: string } {
+  const decimals = step < 1 ? 1 : 0
+  const value = Number(figures || '0') / 10 ** decimals
+  return { value, words: `${value.toFixed(decimals)}°` }
+}
+
 /** A noted size with its unit, and which way where it has two; names of sizes end in theirs. */
 export function sizeWords(
   name: string,

@@ -9,6 +9,7 @@ from typing import Final
 from ...golfer.hand import Hand
 from ...instruments.aid import Aid
 from ...instruments.in_words import InWords
+from ...measure.constants import FOOT_M
 from ...measure.interval import Interval
 from ...opinions.held import Opinion
 from ...start.notes import NOTES, Notes, parts_of
@@ -80,7 +81,17 @@ def putt_values(by: Reader, start: Interval | None, notes: Notes, measures: Mapp
 
 
 _TOLD_ELSEWHERE: Final = frozenset(
-    ("strike", "path", "path_going_back", "path_deg", "face_impact", "face_impact_deg", "finish", "ran_past_m")
+    (
+        "strike",
+        "path",
+        "path_going_back",
+        "path_deg",
+        "face_impact",
+        "face_address_deg",
+        "face_impact_deg",
+        "finish",
+        "ran_past_m",
+    )
 )
 _BACK: Final[Mapping[str, str]] = {"inside": "in_to_out", "neutral": "neutral", "outside": "out_to_in"}
 """A head inside its way going back travels from in to out of it."""
@@ -94,9 +105,16 @@ def typed(value: float) -> Interval:
     return Interval(value - half, value + half)
 
 
+_SAME_M: Final = 1e-6
+
+
 def size_m(value: float) -> Interval:
-    """A length told to a tenth of a metre, or to the centimetre."""
-    half = 0.05 if abs(round(value, 1) - value) < 1e-9 else 0.005
+    """A length told to a tenth of a metre, to half a foot, or to the centimetre."""
+    half_feet = value / (FOOT_M / 2)
+    if abs(round(value, 1) - value) < _SAME_M:
+        half = 0.05
+    else:
+        half = FOOT_M / 4 if abs(round(half_feet) - half_feet) * FOOT_M / 2 < _SAME_M else 0.005
     return Interval(value - half, value + half)
 
 

@@ -113,7 +113,17 @@ _KNOWN: Final[tuple[Quantity, ...]] = (
 )
 _GOOD: Final = {"roll": "clean", "still": "nothing", "touch": "nothing"}
 _LINKS: Final = frozenset(
-    ("strike", "path", "path_going_back", "path_deg", "face_impact", "face_impact_deg", "finish", "ran_past_m")
+    (
+        "strike",
+        "path",
+        "path_going_back",
+        "path_deg",
+        "face_impact",
+        "face_address_deg",
+        "face_impact_deg",
+        "finish",
+        "ran_past_m",
+    )
 )
 """Notes that are readings of a quantity of another name."""
 _TOLD: Final = frozenset(
