@@ -1,4 +1,9 @@
 <!-- A size to note of a putt: one tap where it is a usual one, else step it with big keys, arrows or a remote; Enter takes it. -->
+<script lang="ts" module>
+  /** What was taken last of a size that goes one way, by block and note: the next putt is likely to be near it. */
+  const last: Record<string, number> = {}
+</script>
+
 <script lang="ts">
   import type { Shapes } from '$lib/data/client'
   import { keys } from '$lib/base/keys.svelte'
@@ -7,16 +12,28 @@
 
   interface Props {
     note: Shapes['NoteOut']
+    /** Its block: what was taken last for one golfer is not another's. */
+    block: string
     skip: () => void
     take: (value: number) => void
   }
-  let { note, skip, take }: Props = $props()
+  let { note, block, skip, take }: Props = $props()
 
   /** From a display to one side or the other: typed, not stepped. */
   const isTyped = $derived(note.unit === 'deg' && Boolean(note.low_word))
-  // Begins at nothing, or as near to it as is left to tell. A new note is a new component.
+  // A new note is a new component, so what was taken last is looked up once.
   // svelte-ignore state_referenced_locally
-  let value = $state(Math.min(note.high, Math.max(note.low, 0)))
+  const like = `${block} ${note.note}`
+  let value = $state(first())
+  /** To two sides it begins at nothing, or as near to it as is left to tell; to one, where the last was, or a few steps on. */
+  function first(): number {
+    const near = note.low_word ? 0 : (last[like] ?? 6 * note.step)
+    return Math.min(note.high, Math.max(note.low, near))
+  }
+  function done(told: number): void {
+    if (!note.low_word) last[like] = told
+    take(told)
+  }
   const words = $derived(sizeWords(note.note, value, note))
   /** To the side that is left to tell; where both are, the usual sizes would be of neither. */
   const side = $derived(note.low >= 0 ? 1 : note.high <= 0 ? -1 : 0)
@@ -31,7 +48,7 @@
         : [
             { key: 'ArrowLeft', words: `${note.label}: less`, run: () => step(-1) },
             { key: 'ArrowRight', words: `${note.label}: more`, run: () => step(1) },
-            { key: 'Enter', words: `${note.label}: take ${words}`, run: () => take(value) }
+            { key: 'Enter', words: `${note.label}: take ${words}`, run: () => done(value) }
           ]),
       { key: 's', words: `Skip it for this putt: ${note.label}`, run: skip }
     ])
@@ -50,7 +67,7 @@
     {#if usual.length}
       <div class="flex gap-1.5" role="group" aria-label="{note.label}, usual sizes">
         {#each usual as it (it)}
-          <button type="button" class="button min-h-12 flex-1 px-1" onclick={() => take(it)}
+          <button type="button" class="button min-h-12 flex-1 px-1" onclick={() => done(it)}
             >{sizeWords(note.note, it, note)}</button
           >
         {/each}
@@ -71,7 +88,7 @@
       <button type="button" class="button min-h-14 flex-col text-2xl" aria-label="Less" onclick={() => step(-1)}
         >{#if note.low_word}◂{:else}− <kbd class="key hidden sm:inline">◂</kbd>{/if}</button
       >
-      <button type="button" class="button min-h-14 flex-col text-2xl" onclick={() => take(value)}
+      <button type="button" class="button min-h-14 flex-col text-2xl" onclick={() => done(value)}
         ><span class="wide">{words}</span><kbd class="key hidden sm:inline">Enter</kbd></button
       >
       <button type="button" class="button min-h-14 flex-col text-2xl" aria-label="More" onclick={() => step(1)}

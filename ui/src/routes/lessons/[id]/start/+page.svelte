@@ -262,7 +262,12 @@
                     skip={() => recording.note('')}
                     take={(it) => recording.note(it)}
                   />
-                {:else}<SizeStep note={noting} skip={() => recording.note('')} take={(it) => recording.note(it)} />{/if}
+                {:else}<SizeStep
+                    note={noting}
+                    block={blockId ?? ''}
+                    skip={() => recording.note('')}
+                    take={(it) => recording.note(it)}
+                  />{/if}
               {/key}
             </div>
           {:else if picture.data && Entry}
