@@ -12,6 +12,7 @@ from datetime import UTC, datetime, timedelta
 import uuid6
 from fastapi.testclient import TestClient
 
+from libella.core.change.complaint import ABOUT_IN
 from libella.core.change.drills import drills
 from libella.core.instruments import instruments
 from libella.core.instruments.rig import Rig
@@ -197,10 +198,15 @@ class AnyLesson:
             if self._put(f"/readings/{reading}", block_id=block, raw=zones[at], taken_at=self._now(), notes=notes):
                 self.readings.append(reading)
 
+    def _asks(self, *counts: int) -> list[str]:
+        """What is noted of every putt; what only a string allows is asked now and then, and refused without one."""
+        strung = self.rng.random() < 0.15
+        return self.rng.sample([it for it in NOTES if strung or not NOTES[it].needs_string], self._any(*counts))
+
     def _putts(self) -> None:
         if not self.stations:
             return self._lay()
-        asks = self.rng.sample(list(NOTES), self._any(0, 1, 2, 3, 6))
+        asks = self._asks(0, 1, 2, 3, 6)
         block = self._id()
         planned = self._any(4, 6, 8, 10)
         if not self._put(
@@ -222,7 +228,7 @@ class AnyLesson:
     def _comparison(self) -> None:
         if not self.stations:
             return self._lay()
-        asks = self.rng.sample(list(NOTES), self._any(0, 1, 2))
+        asks = self._asks(0, 1, 2)
         factor, each = self._any(*FACTORS), self._any(3, 6)
         conditions = [
             {"name": name, "station_id": self.stations[-1], "factors": {factor: level} if level else {}}
@@ -307,6 +313,9 @@ class AnyLesson:
                 lesson_id=self.id,
                 lever=lever,
                 way=self._any("plus", "minus"),
+                grade=self._any("", "", "bit", "much"),
+                other_side=self._any(False, False, True),
+                moved=self._any(None, None, 24.0) if lever in ("inside", "behind") else None,
                 looks=self._any("left", "straight", "right"),
                 playable=self._any(None, True, False),
                 taken_at=self._now(),
@@ -355,15 +364,21 @@ class AnyLesson:
             "device": self._any("bar", "slot"),
             "seen": self._any("dark_near", "light", "dark_far"),
         }
+        against = self._any("ball", "ball_line", "putter_line")
         if string:
             look = {
                 "way": "string",
-                "covers": self._any("splits", "quarter", "edge", "off"),
+                "covers": self._any("splits", "off") if against != "ball" else self._any("splits", "quarter", "edge"),
+                "against": against,
                 "side": self._any("outside", "inside"),
                 "string_height_m": self._any(0.15, 0.22),
                 "lean_deg": self._any(0.0, 0.0, 1.5),
                 "eye_height_m": 1.5,
             }
+        if self.rng.random() < 0.4:
+            told = self._any("inside", "over", "outside", "behind", "level", "ahead")
+            size = None if told in ("over", "level") else self._any(None, 0.024)
+            look = {"way": self._any("mirror", "plumb"), "told": told, "size_m": size}
         for _ in range(self._any(1, 3)):
             self._put(f"/eye-looks/{self._id()}", lesson_id=self.id, taken_at=self._now(), **look)
         if self.rng.random() < 0.3:
@@ -394,6 +409,7 @@ class AnyLesson:
             felt=self._any(None, "sight", "mark", "aim", "stroke", "strike", "stillness", "read", "pace"),
             wants=self._any(None, "fewer_misses", "see_straight", "stop_steering", "better_pace", "to_know"),
             trust=self._any(None, 2),
+            about=self.rng.sample(list(ABOUT_IN), self._any(0, 0, 1, 2)),
         )
 
     def _circumstances(self) -> None:

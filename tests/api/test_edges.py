@@ -100,7 +100,7 @@ def test_limits_are_told_in_the_readers_units(coach):
     metric = coach.client.put(path, json=whole).json()["errors"][0]
     feet = coach.client.put(path, json=whole, headers={"libella-units": "feet"}).json()["errors"][0]
     assert metric["limit"] == "300 mm to 15 m" and "99 m" in metric["message"]
-    assert feet["limit"] == "11 3/4 in to 49 ft 2 1/2 in" and " m" not in feet["message"].replace(" must", "")
+    assert feet["limit"] == "11 7/8 in to 49 ft 2 1/2 in" and " m" not in feet["message"].replace(" must", "")
 
 
 def test_a_question_that_fails_says_nothing_of_an_entry_and_the_log_says_no_values(engine, caplog, monkeypatch):

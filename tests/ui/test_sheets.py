@@ -172,13 +172,15 @@ SHEETS = {
     "a drill of one's own": Opened(_drills, "Make it yours…", "After"),
     "why": Opened(_judged, "Why:", "Why:", exact=False),
     "a school": Opened(_schools, "How far past the hole is a putt meant to run?", "How far past", exact=False),
-    "other block": Opened(_start, "Other", "Another condition, same station", exact=False),
-    "other block, no block in the address": Opened(_start_without_block, "Other", "Another condition", exact=False),
+    "other block": Opened(_start, "Other", "The next block, on the same line", exact=False),
+    "other block, no block in the address": Opened(
+        _start_without_block, "Other", "The next block, on the same line", exact=False
+    ),
     "compare": Opened(_start, "Compare", "Compare, in turns", exact=False),
     "compare, no block in the address": Opened(_start_without_block, "Compare", "Compare, in turns", exact=False),
     "this block": Opened(_start, "More of this block", "This block"),
     "doubt": Opened(_start, "Putt 1, clean: doubt it", "What is wrong with this putt?", exact=False),
-    "next block at the end": Opened(_full, "Next block", "Another condition, same station", exact=False),
+    "next block at the end": Opened(_full, "Next block", "The next block, on the same line", exact=False),
     "next golfer at the end": Opened(_full, "Next golfer", "Next golfer, same station"),
 }
 FIELDS = "input:not([type=file]):not([disabled]), textarea, select, [role=radio], button:not([disabled]), a[href]"

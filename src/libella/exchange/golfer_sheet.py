@@ -15,12 +15,14 @@ _PICTURE_MM, _STATION_MM = 62.0, 42.0
 class Told:
     """What the sheet says, part by part; what there is none of is empty.
 
+    superseded : what was put right since a sheet may have gone home
     found : what the lesson came to; change : what, and how it should feel; drill : its name, steps, goal and dose
     week : session by session; first_check : what comes first next time; cautions; note : the coach's own words
     picture, station : of the finding, and of the drill
     """
 
     found: Sequence[str]
+    superseded: Sequence[str] = ()
     change: Sequence[str] = ()
     drill: Sequence[str] = ()
     week: Sequence[str] = ()
@@ -46,6 +48,7 @@ def golfer_sheet(told: Told, title: str, under: str, paper: PaperName) -> tuple[
         body += drawn(scene, MARGIN + (room - wide * scale) / 2, y, scale)
         y += high * scale + 4
     parts: list[tuple[str, Sequence[str], str]] = [
+        ("Put right", told.superseded, "!"),
         ("What was found", told.found, ""),
         ("One change", told.change, ""),
         ("The drill", told.drill, "□"),

@@ -10,6 +10,7 @@ from html import escape
 from typing import Final, Literal
 
 from ..core.drawing.scene import Scene
+from ..core.measure.units import Units
 from .font import FONT
 from .svg import drawn, line, svg_page, text
 
@@ -39,6 +40,11 @@ def paper_size(paper: PaperName, *, wide: bool = False) -> tuple[float, float]:
     """Width and height, mm; `wide` lays the sheet on its long side."""
     short, long = _SIZES[paper]
     return (long, short) if wide else (short, long)
+
+
+def usual_paper(units: Units) -> PaperName:
+    """What is in the printer where these units are used."""
+    return "letter" if units == "feet" else "a4"
 
 
 def tiled(scene: Scene, title: str, paper: PaperName) -> tuple[Sheet, ...]:

@@ -250,7 +250,8 @@ class RowReader:
                 if bounds and not bounds.low <= value <= bounds.high:
                     limit = f"{bounds.low:g} to {bounds.high:g} {bounds.unit}"
                     raise self._bad(name, f"{value:g} is out of {limit}")
-                found[name] = round(value, 6)
+                # What a double is off goes; what was typed in parts of an inch stays whole.
+                found[name] = round(value, 9)
         return found
 
     def _bad(self, name: str, reason: str) -> Bad:

@@ -26,10 +26,12 @@ from ..core.judge.chain import K
 from ..core.judge.disturbed import DISTURBANCES
 from ..core.keep.convert import LENGTH as CONVERT_LENGTH
 from ..core.measure.limits import Bounds
-from ..core.see.eyes import FALLS as MIRROR_FALLS
-from ..core.see.eyes import HEIGHT, LEVEL_DOUBT, PLACE, SEEN
+from ..core.see.eyes import PLACE
 from ..core.see.method import AWAY, BESIDE
 from ..core.see.method import SEEN as BESIDE_SEEN
+from ..core.see.one_way import AWAY as EYES_AWAY
+from ..core.see.one_way import FALLS as MIRROR_FALLS
+from ..core.see.one_way import HEIGHT, LEVEL_DOUBT, SEEN
 from ..core.see.position import MOVED
 from ..core.set.objections import BACKSTROKE
 from ..core.set.proof import AT, DOUBT, OFFSET
@@ -42,6 +44,7 @@ from ..core.start.path import BALL_AHEAD
 from ..core.start.pauses import MINUTES, SPOT_PUTTS
 from ..core.start.turns import EACH, RUN
 from .aim.links import CUES, LINKS
+from .change.about import ABOUT_NAMES, ABOUT_TELLS
 from .change.change import KIND_NAMES
 from .change.complaint import FELT_NAMES, GLASSES_NAMES, LIMIT_NAMES, MISS_NAMES, WANT_NAMES
 from .change.kit import MARK_NAMES
@@ -104,6 +107,8 @@ ENTRIES: Final[dict[str, EntryWords]] = {
     "usual_weight": _entry("How often", WEIGHT, 1.0),
     "eye_inside_m": _entry("Eye inside", PLACE, 0.001, "Outside −."),
     "eye_behind_m": _entry("Eye behind", PLACE, 0.001, "Ahead of the ball −."),
+    "first_moved_m": _entry("Moved by", Bounds(0.0, 0.15, "m"), 0.005, "Where it was measured."),
+    "eyes_away": _entry("How far", EYES_AWAY, 0.005, "Left empty: the side alone was told."),
     "eye_seen_m": _entry("Smallest mark", SEEN, 0.001, "The spacing you really read to."),
     "eye_height_m": _entry("Eyes above the mirror", HEIGHT, 0.01),
     "mirror_falls_percent": _entry("Mirror falls", MIRROR_FALLS, 0.1),
@@ -149,6 +154,7 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
         "always": "Always: it was noted wrongly",
     },
     "surface": {"indoor_mat": "indoor mat", "carpet": "carpet", "green": "green"},
+    "units": {"metric": "metres", "feet": "feet and inches"},
     "place": {
         "none": "No read",
         "centre": "Centre",
@@ -177,6 +183,15 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
     "toward": {"hole": "The hole", "start": "The start target"},
     "wording": {"": "By level", "plain": "Plain", "dense": "With numbers"},
     "sighting_eye": {"": "Not known", "left": "Left", "right": "Right"},
+    "string_against": {"ball_line": "The line on the ball", "putter_line": "The line on the putter"},
+    "eyes_told": {
+        "inside": "Inside",
+        "over": "Over the line",
+        "outside": "Outside",
+        "behind": "Behind the ball",
+        "level": "Level with it",
+        "ahead": "Ahead of it",
+    },
     "eye_way": {"mirror": "In the mirror", "plumb": "By plumb", "string": "By a string", "strip": "By a strip"},
     "looks": {"left": "◂ Left", "straight": "Straight", "right": "Right ▸"},
     "turned_from": {"left": "◂ From the left", "right": "From the right ▸"},
@@ -273,6 +288,8 @@ def choices() -> dict[str, dict[str, str]]:
         "question": dict(QUESTIONS["start"]),
         "aim_question": dict(QUESTIONS["aim"]),
         "miss": dict(MISS_NAMES),
+        "about": dict(ABOUT_NAMES),
+        "about_tells": dict(ABOUT_TELLS),
         "felt": dict(FELT_NAMES),
         "want": dict(WANT_NAMES),
         "limit": dict(LIMIT_NAMES),

@@ -3,6 +3,8 @@
 import numpy as np
 import uuid6
 
+from libella.core.change.complaint import ABOUT_IN
+from libella.words.change.about import ABOUT_TELLS
 from tests.api.judge.lessons import Told
 from tests.conftest import now
 
@@ -202,3 +204,23 @@ def test_where_the_start_grows_the_answer_tells_it_by_length(coach):
         told.ruler(told.block(told.lay(distance_m=length), 8), offsets)
     said = answered(coach, told, misses=["right"])
     assert "at 1.80 m and" in said and "it grows" in said
+
+
+def test_what_no_miss_tells_is_asked_and_answered_by_what_was_read_of_it_or_what_would_tell(coach):
+    told = Told(coach)
+    asked = [*ABOUT_IN]
+    said = answered(coach, told, about=asked)
+    # Nothing was read yet: each is told what would answer it.
+    assert all(it in said for it in ABOUT_TELLS.values()), said
+    came = coach.get(f"/lessons/{told.id}/change")["complaint_words"]
+    assert "ask whether your aid is true" in came and "have nothing wrong" in came
+
+    block = told.block(told.lay(), 10, ["strike", "roll"])
+    notes = [{"strike": "heel" if n else "middle", "roll": "wobble_left" if n > 2 else "clean"} for n in range(10)]
+    told.ruler(block, [0, 5, -5, 0, 5, 0, -5, 0, 5, 0], notes)
+    said = answered(coach, told, about=asked)
+    assert "You asked about the contact. Strike: towards the heel 9 of 10" in said, said
+    assert "You asked about how it rolls: can't tell yet. Roll: 7 wobble left, 3 clean" in said, said
+    assert "Your aid is true" in said
+    assert "You came with nothing wrong; there is something to work on." in said
+    assert ABOUT_TELLS["nerves"] in said and ABOUT_TELLS["which_better"] in said

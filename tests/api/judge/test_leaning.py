@@ -46,10 +46,11 @@ def test_a_proof_made_later_is_of_its_own_laying_alone(coach):
 
 def test_putts_on_a_line_nobody_proved_take_nothing_from_the_aim_read_on_one_that_was(coach):
     told = Told(coach)
-    board = told.lay()
+    told.lay()
     told.angles("face", OPEN)
     face = read_so(told)["face"]
-    gate = told.lay(proof=None, replaces_id=board, distance_m=3.5)
+    # Another line: on the same one a longer putt would keep its proof.
+    gate = told.lay(proof=None, distance_m=3.5)
     told.ruler(told.block(gate, 10), [15, 20, 10, 20, 25, 15, 20, 10, 15, 20])
     assert read_so(told)["face"] == face
     page = coach.get(f"/lessons/{told.id}/findings")

@@ -20,8 +20,8 @@ def taken(coach):
     return told
 
 
-def summary(coach, lesson, **query):
-    return coach.get(f"/lessons/{lesson}/summary", **query)
+def summary(coach, lesson):
+    return coach.get(f"/lessons/{lesson}/summary")
 
 
 def test_a_lesson_on_one_page_says_what_the_other_pages_say(coach, taken):
@@ -106,3 +106,21 @@ def test_station_and_card_come_behind_the_sheet(coach, client, taken):
     assert alone.text == whole.text and sheets >= int(alone.headers["x-sheets"]) + 2
     told = [client.get(ask, params={"form": "svg", "whole": True, "sheet": n + 1}).text for n in range(sheets)]
     assert "Kit check" in "".join(told) and "Stand like this" in told[-1]
+
+
+def test_a_lessons_papers_have_its_units_whoever_prints_them(coach, client, taken):
+    """A coach in feet printed for a golfer in metres what no two of their pages said alike."""
+    lesson = coach.get(f"/lessons/{taken.id}")["lesson"]
+    ask = f"/api/lessons/{taken.id}/golfers-sheet"
+    printed = client.get(ask, headers={"libella-units": "feet"})
+    assert "a4" in printed.headers["content-disposition"] and lesson["units"] == "metric"
+    told = {
+        name: lesson[name] for name in ("golfer_id", "place", "surface", "green_speed_ft", "started_at", "conditions")
+    }
+    coach.put(f"/lessons/{taken.id}", 200, **told, seen=told, units="feet")
+    assert summary(coach, taken.id)["units"] == "feet"
+    assert "letter" in client.get(ask).headers["content-disposition"]
+    # What says nothing of them leaves them.
+    coach.put(f"/lessons/{taken.id}", 200, **told | {"conditions": "damp"}, seen=told)
+    assert summary(coach, taken.id)["units"] == "feet"
+    assert " ft" in str(summary(coach, taken.id)["drill"]) and " cm" not in str(summary(coach, taken.id)["drill"])

@@ -141,3 +141,25 @@ def test_the_run_sheet_does_not_deny_eyes_that_were_marked(coach):
     sheet = keep(coach, lesson, inside=0.02)
     told = coach.get(f"/lessons/{lesson['id']}")["sight"]
     assert told == sheet["words"][0] and "20 mm inside the line" in told
+
+
+def test_eyes_told_one_way_alone_are_kept_and_judged_as_far_as_they_tell(coach):
+    lesson = coach.lesson()
+
+    def told(told, size_m=None, status=(200, 201), **more):
+        body = {"lesson_id": lesson["id"], "taken_at": now(), "way": "mirror", "told": told, "size_m": size_m}
+        return coach.put(f"/eye-looks/{uuid6.uuid7()}", status, **body | more)
+
+    [refused] = told("inside", 0.4, 422)["errors"]
+    assert (refused["field"], refused["unit"]) == ("size_m", "m") and "300 mm" in refused["limit"]
+    told("inside", 0.027, set_up="head lower")
+    for _ in range(3):
+        sheet = told("outside")
+    assert sheet["found"]["behind"] is None and sheet["takes"][-1]["high_mm"] == -5
+    assert sheet["words"][0] == "Eyes outside the line in 3 of 3 looks; how far was not read."
+    assert sheet["vial"]["bubble_at"] is None
+    sheet = told("behind", 0.03, set_up="ball back", way="plumb")
+    assert sheet["takes"][-1]["along"] == "behind" and sheet["words"][1] == "30 mm behind the ball's centre."
+    assert coach.get(f"/lessons/{lesson['id']}/map")["scene"]
+    told = str(coach.get(f"/lessons/{lesson['id']}/findings"))
+    assert "Outside in 3 looks; how far was not read." in told and "it lies further" not in told, told

@@ -26,6 +26,11 @@ def test_one_answer_a_place_tells_a_side_and_a_place(coach):
     first(coach, lesson, "left", id=id, at=at, lever="chin", way="minus", status=409)
     told = coach.put(f"/first-looks/{id}/voided", voided=True)
     assert len(told["words"]) == 1
+    graded = {"lever": "inside", "grade": "bit", "moved": 24, "other_side": True}
+    told = first(coach, lesson, "left", **graded)["taken"][-1]
+    assert told["place"] == "a bit further in, from the other side of the hole"
+    assert {name: told[name] for name in graded} == graded
+    assert first(coach, lesson, "left", lever="inside", moved=400, status=422)["errors"][0]["field"] == "moved"
     assert first(coach, lesson, "left", lever="feet", status=422)["errors"][0]["field"] == "lever"
 
 
@@ -48,3 +53,12 @@ def test_what_looked_straight_from_where_nobody_can_putt_says_so(coach):
     page = coach.get(f"/lessons/{lesson['id']}/findings")
     assert "looks straight 5 of 5 against 0 of 5" in page["headline"]
     assert page["headline"].endswith("not playable.")
+
+
+def test_a_card_tells_nothing_of_what_was_seen_from_the_other_side_of_the_hole(coach):
+    lesson = coach.lesson()
+    for looks, other_side in (("straight", False), ("straight", False), ("left", True)):
+        first(coach, lesson, looks, lever="inside", other_side=other_side)
+    kept = {"lesson_id": lesson["id"], "set_up": "further in", "kept_at": now()}
+    card = coach.put(f"/set-up-cards/{uuid6.uuid7()}", **kept)
+    assert "straight (2 times, a first look)" in [it["size"] for it in card["rows"]], card["rows"]

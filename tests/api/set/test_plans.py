@@ -92,7 +92,9 @@ def test_a_proof_belongs_to_one_line_and_stands_again_with_it(coach):
     # A plan that takes its place takes the proof over, as far as its line is the same.
     block_on(coach, station)
     assert lay(coach, lesson, replaces_id=station["id"], aids=[{"kind": "t_mark", "sizes": {}}])["proved"]
-    assert not lay(coach, lesson, replaces_id=station["id"], distance_m=5)["proved"]
+    # A hole further on the same line moves nothing of it; on a slope the longer putt starts elsewhere.
+    assert lay(coach, lesson, replaces_id=station["id"], distance_m=5)["proved"]
+    assert not lay(coach, lesson, replaces_id=station["id"], distance_m=5, falls_right_percent=1.5)["proved"]
 
 
 def test_a_proof_given_later_judges_what_was_read_again_and_says_so(coach):

@@ -257,3 +257,21 @@ def test_a_named_set_up_keeps_its_own_sizes_and_its_card_holds_them(coach):
         assert any(size in row["size"] for row in card["rows"]), card["rows"]
     coach.put(f"/lessons/{lesson}/set-up-names", name="wide base", called="wide")
     assert coach.get(f"/lessons/{lesson}/stand")["now"]["name"] == "wide"
+
+
+def test_a_cards_set_up_is_offered_by_name_in_the_next_lesson(coach):
+    first = coach.lesson()
+    coach.put(
+        f"/set-ups/{uuid6.uuid7()}",
+        lesson_id=first["id"],
+        values={"stance_m": 0.45},
+        name="chin tucked",
+        taken_at=now(),
+    )
+    card = coach.put(f"/set-up-cards/{uuid6.uuid7()}", lesson_id=first["id"], set_up="chin tucked", kept_at=now())
+    assert coach.get(f"/lessons/{first['id']}")["set_ups_kept"] == []
+    later = coach.get(f"/lessons/{coach.lesson(first['golfer_id'])['id']}")
+    assert (later["set_ups"], later["set_ups_kept"]) == ([], ["chin tucked"])
+    assert coach.get(f"/lessons/{coach.lesson()['id']}")["set_ups_kept"] == []
+    coach.put(f"/set-up-cards/{card['id']}/away", put_away=True)
+    assert coach.get(f"/lessons/{later['lesson']['id']}")["set_ups_kept"] == []

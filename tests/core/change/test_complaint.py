@@ -75,3 +75,9 @@ def test_a_change_is_told_apart_from_as_usual_by_one_factor(kind):
 def test_a_change_that_says_nothing_is_refused(more):
     with pytest.raises(OutOfLimits):
         Chosen(**{"what": "Grip down", "feel": "", "kind": "set_up", "asks": "line"} | more)
+
+
+def test_which_of_two_and_a_true_aid_are_answered_by_a_comparison_and_a_proof():
+    unproved = answer(Complaint(about=("which_better", "aid_true")), judge_lesson(ledger(line_deg=None)))
+    assert [it.seen for it in unproved.about] == ["unread", "unread"]
+    assert [it.seen for it in answered(RIGHT, about=("aid_true", "nothing_wrong")).about] == ["as_said", "otherwise"]

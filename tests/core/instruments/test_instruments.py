@@ -283,7 +283,7 @@ def test_a_ruler_laid_by_a_coach_in_feet_is_marked_in_parts_of_an_inch():
     assert usual_sizes("board", {}, "metric") == {}
     assert usual_sizes("board", {}, "feet")["mark_m"] == pytest.approx(0.0254 / 4)
     # What was said stands; and a gap read finer than an eighth is read as finely in inches.
-    assert usual_sizes("board", {"mark_m": 0.003}, "feet") == {"mark_m": 0.003}
+    assert usual_sizes("board", {"mark_m": 0.003}, "feet")["mark_m"] == 0.003
     assert usual_sizes("square", {}, "feet") == {}
     assert usual_sizes("sundial", {"a": 1}, "feet") == {"a": 1}
     zones = lay("board", usual_sizes("board", {}, "feet")).zones("feet")

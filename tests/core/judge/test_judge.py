@@ -152,7 +152,7 @@ def test_about_a_line_nobody_measured_no_gain_is_promised():
         (0.5, "metric", "50 cm"),
         (2.5, "metric", "2.50 m"),
         (0.0254, "feet", "1 in"),
-        (2.5, "feet", "8 ft 2 3/8 in"),
+        (2.5, "feet", "8 ft 2 1/2 in"),
         (0.3047, "feet", "1 ft"),
         (1.8287, "feet", "6 ft"),
     ],

@@ -63,7 +63,7 @@ def test_what_lies_across_the_face_is_mirrored_for_a_left_hander_and_nothing_els
     """Near and far, heel and toe change sides with the golfer; left and right of the line never do."""
     laid = [lay(kind, {}) for kind, it in instruments().items() if not issubclass(it, Rig)]
     mirrored = {name for name, it in {**NOTES, **watched(NO_RIG, laid)}.items() if it.mirrors}
-    assert mirrored == {"strike", "path_going_back", "contact", "aid:putter_gate"}
+    assert mirrored == {"strike", "path_going_back", "contact", "off_string", "aid:putter_gate"}
     assert next(iter(watched(NO_RIG, [lay("putter_gate", {})])["aid:putter_gate"].options)) == "near_peg"
 
 

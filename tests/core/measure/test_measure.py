@@ -38,7 +38,7 @@ def test_a_window_lies_about_the_true_line():
 @pytest.mark.parametrize(
     ("length_m", "metric", "feet"),
     [(0.0999, "99.9 mm", "3 7/8 in"), (0.1, "10 cm", "3 7/8 in"), (0.6096, "61 cm", "2 ft"),
-     (1.0, "1.00 m", "3 ft 3 3/8 in"), (2.5, "2.50 m", "8 ft 2 3/8 in")],
+     (1.0, "1.00 m", "3 ft 3 1/2 in"), (2.5, "2.50 m", "8 ft 2 1/2 in")],
 )  # fmt: skip
 def test_a_tape_is_read_in_its_usual_unit(length_m, metric, feet):
     assert (tape(length_m, "metric"), tape(length_m, "feet")) == (metric, feet)

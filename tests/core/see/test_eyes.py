@@ -143,6 +143,20 @@ def test_a_string_tells_the_side_and_an_open_size():
     assert refused.value.field == "string_height_m"
 
 
+@pytest.mark.parametrize("against", ["ball_line", "putter_line"])
+def test_a_line_beside_the_string_tells_the_side_and_a_split_one_that_the_eye_is_over_it(against):
+    near = StringLook("off", "outside", against=against, string_height_m=0.2)
+    split = StringLook("splits", against=against, string_height_m=0.2)
+    far = StringLook("off", "inside", against=against, string_height_m=0.2)
+    # Seen on the golfer's side of the string, the eye is inside.
+    assert math.isinf(near.inside_mm.high) and near.inside_mm.low == pytest.approx(split.inside_mm.high)
+    assert far.inside_mm == Interval(-near.inside_mm.high, -near.inside_mm.low)
+    assert -30 < split.inside_mm.low < 0 < split.inside_mm.high < 30
+    with pytest.raises(OutOfLimits) as refused:
+        StringLook("quarter", against=against)
+    assert refused.value.field == "covers"
+
+
 def test_a_strip_is_three_intervals_that_cover_everything():
     dark, light, other = (StripLook("bar", it, 0.02).inside_mm for it in ("dark_far", "light", "dark_near"))
     assert (dark.high, light.low, light.high, other.low) == (-20, -20, 20, 20)
@@ -155,7 +169,7 @@ def test_looks_of_every_way_come_together_on_one_scale():
     only_side = eye_place([], "right", (10.0, 50.0), sides=[StringLook("edge"), StripLook("slot", "dark_far")])
     assert only_side.behind is None and only_side.eye_line_deg is None
     assert only_side.inside.low > 30 and only_side.prob_inside > 0.97
-    assert "behind or ahead is not known" in eye_words(only_side, "metric")[1]
+    assert "Behind or ahead of the ball was not looked at" in eye_words(only_side, "metric")[1]
     both = eye_place([take(40)], "right", None, sides=[StringLook("edge")])
     assert both.takes == 2 and both.inside.doubt < only_side.inside.doubt
 

@@ -59,12 +59,21 @@ def test_measurements_that_disagree_prove_less():
 @pytest.mark.parametrize("name", CHANGES)
 def test_a_proof_falls_with_its_line_and_stands_again_with_it(name):
     other = replace(LINE, **{name: getattr(LINE, name) + 0.3})
+    if name == "distance_m":
+        # Longer on a slope it starts elsewhere.
+        other = replace(other, start_deg=LINE.start_deg + 0.4)
     fallen = TAPED.on(other)
     assert not fallen.is_proved and fallen.fell[0] == CHANGES[name]
     # The rig's own check goes only where the rig was touched.
     assert bool(fallen.checks) == (CHANGES[name] != "rig")
     assert TAPED.on(LINE) is TAPED and TAPED.on(replace(LINE)) is TAPED
     assert TAPED.on(replace(LINE, rig_kind="peg_gate")).fell == ("rig",)
+
+
+@given(st.floats(0.6, 12))
+def test_a_hole_further_or_nearer_on_the_same_line_leaves_it_proved(distance):
+    assert TAPED.on(replace(LINE, distance_m=distance)) is TAPED
+    assert TAPED.on(replace(LINE, distance_m=distance, rig_at_m=LINE.rig_at_m + 0.3)).fell
 
 
 @pytest.mark.parametrize("name", CHANGES)

@@ -17,6 +17,9 @@ def test_the_face_is_read_natural_first_then_with_an_aid(page: Page):
     page.get_by_role("checkbox").check()
     expect(begin).to_be_enabled()
     page.get_by_role("radio", name="Square reference").click()
+    # It is slid in once the golfer has set up: natural first, unless it is told otherwise.
+    expect(page.locator("[data-slide-in]")).to_be_visible()
+    page.get_by_role("radio", name="Aid in view", exact=True).click()
     expect(page.locator("[data-natural-first]")).to_be_visible()
     page.get_by_role("radio", name="Mirror on the face").click()
     expect(page.locator("[data-natural-first]")).to_have_count(0)

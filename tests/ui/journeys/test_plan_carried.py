@@ -4,7 +4,7 @@ import re
 
 from playwright.sync_api import Page, Route, expect
 
-from ..conftest import choose_rig, own_lesson, plan, until
+from ..conftest import choose_rig, own_lesson, plan, stands, until
 from ..start.test_main_flow import prove_by_tape
 
 
@@ -38,9 +38,8 @@ def test_a_plan_and_its_proof_are_there_after_another_step_and_in_it(page: Page)
     plan(page, "Putt")
     page.get_by_label("Ball to hole", exact=True).fill("3 m")
     page.keyboard.press("Enter")
-    expect(page.locator("[data-unproved]")).to_contain_text("The proof fell: the putt’s length was changed after it")
-    page.get_by_label("Ball to hole", exact=True).fill("2.4 m")
-    page.keyboard.press("Enter")
+    # The hole is further on, on the same line: that is as true as it was.
+    expect(page.get_by_role("link", name=re.compile(r"^Set\s+3\.00 m"))).to_be_visible()
     expect(page.locator("[data-trust]")).to_contain_text("Proved by tape")
     assert [it["rig_kind"] for it in stations(page)] == ["peg_gate"]
 
@@ -127,3 +126,26 @@ def test_the_sheet_that_proves_stays_open_while_the_lesson_is_judged_anew(page: 
     expect(page.get_by_text("Nothing to judge yet").first).to_be_attached()
     expect(page.locator("[data-quantity=start]")).to_have_count(0)
     expect(sheet.get_by_role("radio", name="Tape to both edges")).to_be_visible()
+
+
+def test_the_next_block_is_longer_on_the_same_line_and_as_proved(page: Page):
+    own_lesson(page, "Longer Golfer")
+    choose_rig(page, "Gate of pegs")
+    plan(page, "Proof")
+    prove_by_tape(page)
+    page.get_by_role("button", name="Start block").click()
+    page.locator("[data-zone]").first.click()
+    stands(page)
+    page.get_by_role("button", name="Other", exact=False).first.click()
+    sheet = page.get_by_role("dialog")
+    sheet.get_by_label("Ball to hole", exact=True).fill("4 m")
+    page.keyboard.press("Enter")
+    sheet.get_by_role("button", name="Start block").click()
+    expect(sheet).to_be_hidden()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 1")
+    stands(page)
+    lesson = page.request.get(f"/api/lessons/{page.url.split('/lessons/')[1].split('/')[0]}").json()
+    told = {it["id"]: it for it in lesson["stations"]}
+    first, second = (told[it["station_id"]] for it in lesson["blocks"])
+    assert (first["distance_m"], second["distance_m"]) == (2.5, 4)
+    assert first["proved"] and second["proved"], "the line is where it was"

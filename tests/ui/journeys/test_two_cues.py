@@ -75,4 +75,4 @@ def test_a_plan_that_cannot_be_laid_is_there_again_when_it_is_come_back_to(page:
     step(page, "Stand")
     step(page, "Set")
     page.get_by_role("tab", name=re.compile("Rig")).click()
-    expect(page.get_by_label("Ball to board", exact=True)).to_have_value("2.9")
+    expect(page.get_by_label("Ball to board", exact=True)).to_have_value("2900")

@@ -3,6 +3,8 @@
 import pytest
 from playwright.sync_api import Browser, Page
 
+from ..conftest import HANGS_MS
+
 
 @pytest.fixture
 def browsers(floor, browser: Browser):
@@ -16,6 +18,7 @@ def browsers(floor, browser: Browser):
             viewport={"width": width, "height": height},
             has_touch=True,
         )
+        context.set_default_timeout(HANGS_MS)
         contexts.append(context)
         page = context.new_page()
         page.on("pageerror", lambda error: errors.append(str(error)))

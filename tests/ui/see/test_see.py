@@ -2,6 +2,7 @@
 
 import re
 
+import pytest
 from playwright.sync_api import Page, expect
 
 from ..conftest import hold_first_answer, own_lesson
@@ -173,3 +174,29 @@ def test_eyes_are_marked_by_tap_and_by_number_and_judged_against_the_zone(page: 
     expect(tucked.locator("[data-kept]")).to_be_visible()
     page.get_by_role("radio", name="What moves it").click()
     expect(page.get_by_role("listitem").filter(has_text="chin tucked")).to_be_visible()
+
+
+@pytest.mark.parametrize("width", [820, 390])
+def test_eyes_are_told_one_way_alone_with_one_tap_a_look(page: Page, width: int):
+    page.set_viewport_size({"width": width, "height": 1180 if width == 820 else 844})
+    to_see(page, "One Way Golfer")
+    page.get_by_role("radio", name="Where the eyes are").click()
+    page.get_by_role("button", name="One way alone…").click()
+    looks = page.get_by_role("list", name="Looks, newest first").get_by_role("listitem")
+    sides = page.get_by_role("group", name="Where the middle of the eyes is")
+    for n in range(3):
+        sides.get_by_role("button", name="Inside", exact=True).click()
+        expect(looks).to_have_count(n + 1)
+    words = page.locator("[data-eye-words]")
+    expect(words).to_contain_text("Eyes inside the line in 3 of 3 looks; how far was not read.")
+    # A look that is refused stays in its field.
+    page.get_by_label("How far", exact=True).fill("500")
+    page.keyboard.press("Tab")
+    sides.get_by_role("button", name="Behind the ball").click()
+    expect(page.get_by_text("it must be 0 mm to 300 mm").first).to_be_visible()
+    expect(page.get_by_label("How far", exact=True)).to_have_value("500")
+    page.get_by_label("How far", exact=True).fill("30")
+    page.keyboard.press("Tab")
+    sides.get_by_role("button", name="Behind the ball").click()
+    expect(looks.first).to_contain_text("30 mm behind")
+    expect(words).to_contain_text("30 mm behind the ball")

@@ -58,7 +58,7 @@ def test_a_dimension_is_pulled_on_the_stage_by_mouse_and_keys(page: Page):
     own_lesson(page, "Pulling Golfer")
     choose_rig(page, "Gate of pegs")
     away = page.get_by_label("Ball to gate", exact=True)
-    expect(away).to_have_value("0.35")
+    expect(away).to_have_value("350")
     grip = page.locator("[data-stage] [data-grip=distance_m]")
     drawing = page.locator("[data-stage] svg").first
     expect(drawing).to_have_attribute("aria-label", re.compile("gate of pegs at 35 cm"))
@@ -68,15 +68,15 @@ def test_a_dimension_is_pulled_on_the_stage_by_mouse_and_keys(page: Page):
     for n in range(1, 13):
         page.mouse.move(box["x"] + 22 + 5 * n, box["y"] + 22)
     value = float(away.input_value())
-    assert value > 0.45
+    assert value > 450
     # While it is held it says its length; the drawing follows, and is never empty.
     expect(grip).to_contain_text(re.compile(r"[\d.]+ m"))
-    expect(drawing).to_have_attribute("aria-label", re.compile(f"gate of pegs at {value * 100:g} cm"))
+    expect(drawing).to_have_attribute("aria-label", re.compile(f"gate of pegs at {value / 10:g} cm"))
     page.mouse.up()
     grip.press("ArrowRight")
-    expect(away).to_have_value(f"{value + 0.01:g}")
+    expect(away).to_have_value(f"{value + 10:g}")
     # The post stands where the tape's end is: true to scale.
-    expect(drawing).to_have_attribute("aria-label", re.compile(f"{(value + 0.01) * 100:g} cm"))
+    expect(drawing).to_have_attribute("aria-label", re.compile(f"{(value + 10) / 10:g} cm"))
     end, post = grip.bounding_box(), page.locator("[data-stage] ellipse.post").first.bounding_box()
     assert abs(end["x"] + 22 - (post["x"] + post["width"] / 2)) < 2
 
@@ -108,10 +108,10 @@ def test_what_lies_beside_the_rig_is_drawn_warned_of_and_kept(page: Page):
     page.get_by_label("String height", exact=True).fill("70")
     page.keyboard.press("Enter")
     expect(page.locator("[data-objections]")).to_contain_text("the string is in the putter's way")
-    page.get_by_label("Between the stakes", exact=True).fill("3.2")
+    page.get_by_label("Between the stakes", exact=True).fill("3.2 m")
     page.keyboard.press("Enter")
     expect(page.get_by_text(re.compile("far stake would stand in the hole")).first).to_be_visible()
-    page.get_by_label("Between the stakes", exact=True).fill("2")
+    page.get_by_label("Between the stakes", exact=True).fill("2 m")
     page.keyboard.press("Enter")
     expect(page.locator("[data-objections]")).to_contain_text("too short for this putt")
     expect(page.locator("[data-parts]")).to_contain_text("2 × stake")
@@ -286,15 +286,16 @@ def test_lengths_are_pulled_and_said_in_feet_and_inches(page: Page):
     page.get_by_role("button", name="change the units").click()
     choose_rig(page, "Gate of pegs")
     drawing = page.locator("[data-stage] svg").first
-    expect(drawing).to_have_attribute("aria-label", re.compile(r"hole 8 ft 2 3/8 in away"))
+    expect(drawing).to_have_attribute("aria-label", re.compile(r"hole 8 ft 2 1/2 in away"))
     grip = page.locator("[data-stage] [data-grip=inside_width_m]")
     expect(grip).to_have_attribute("aria-valuetext", re.compile(r"2 3/8 in"))
     grip.press("ArrowUp")
     expect(page.get_by_label("Inside width", exact=True)).to_have_value("2 1/2")
     lay_too(page, "Pace", "Rings round the hole")
     expect(page.locator("[data-stage] text", has_text="ft")).not_to_have_count(0)
+    # The lesson was begun in metres, and so are its papers.
     plan(page, "Print")
-    expect(page.get_by_role("radio", name="US Letter")).to_be_checked()
+    expect(page.get_by_role("radio", name="A4")).to_be_checked()
 
 
 def test_an_entry_that_can_not_be_laid_marks_its_tab_and_keeps_what_was_typed(page: Page):
@@ -321,7 +322,7 @@ def test_a_proof_that_fell_is_said_however_late_the_new_plan_is_kept(page: Page)
     sheet = page.get_by_role("dialog")
     for way in ("out", "back"):
         row = sheet.locator(f"[data-roll={way}]")
-        row.get_by_label("Rolled", exact=True).fill("3")
+        row.get_by_label("Rolled", exact=True).fill("3 m")
         page.keyboard.press("Enter")
         row.get_by_role("button", name="On the line").click()
     sheet.get_by_role("button", name="Use this slope: the ground is proved").click()

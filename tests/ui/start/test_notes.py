@@ -101,21 +101,24 @@ def test_three_figures_of_a_display_are_six_taps_with_the_putt(page: Page):
         notes.get_by_role("button", name=name, exact=True).tap()
     page.get_by_role("button", name="Start block").tap()
     page.get_by_role("button", name="Record on the line").tap()
-    # 1.2° left, on the line, 0.4° right: each figure once, then its side.
-    for note, figures, side in (
-        ("path_deg", "12", "1.2° left"), ("face_address_deg", "", "0.0°, to neither side"),
-        ("face_impact_deg", "4", "0.4° right"),
+    # 1.2° left, 0.6° left, 0.4° right: each its whole degrees with their side, and its tenth, in either order.
+    taps = 0
+    for note, one, other in (
+        ("path_deg", "1 left", "tenth 2"), ("face_address_deg", "tenth 6", "0 left"),
+        ("face_impact_deg", "0 right", "tenth 4"),
     ):  # fmt: skip
         pad = page.locator(f"[data-note-step={note}]")
-        for figure in figures:
-            pad.get_by_role("button", name=figure, exact=True).tap()
-        pad.get_by_role("button", name=side).tap()
+        for name in (one, other):
+            pad.get_by_role("button", name=name, exact=True).tap()
+            taps += 1
+    assert taps <= 6
     expect(page.locator("[data-count]")).to_contain_text("Putt 2")
     stands(page)
     lesson = page.url.split("/lessons/")[1].split("/")[0]
     [block] = page.request.get(f"/api/lessons/{lesson}").json()["blocks"]
     told = page.request.get(f"/api/blocks/{block['id']}/judgement").json()["block"]["readings"][0]["notes"]
-    assert told == {"face_address_deg": 0, "face_impact_deg": 0.4, "path_deg": -1.2}
+    assert told == {"face_address_deg": -0.6, "face_impact_deg": 0.4, "path_deg": -1.2}
+    # On the line is one tap; what is larger is typed.
     # By keys: what is too far is refused with its limit, and stays to be put right.
     page.keyboard.press("0")
     for key in ("2", "0", "0"):

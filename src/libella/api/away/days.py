@@ -145,8 +145,10 @@ async def new_block(request: Request, desk: AtDesk, station: UUID, units: InUnit
     laid = plans.plan(desk, station)
     async with rehearsal(request, desk) as stage:
         marks = _marks("block")
-        body = {"station_id": str(station), "guided": False, "planned": _PLANNED, "started_at": _now()}
-        body |= {"asks": _asked(laid.station)}
+        asks = _asked(laid.station)
+        body = {
+            "station_id": str(station), "guided": False, "planned": _PLANNED, "asks": asks, "started_at": _now()
+        }  # fmt: skip
         answer = await stage.put(f"/api/blocks/{marks['block']}", body)
         told = await stage.answers(
             [
@@ -167,8 +169,8 @@ async def new_comparison(request: Request, desk: AtDesk, station: UUID, units: I
             {"name": marks[f"{it} name"], "station_id": str(station), "block_id": marks[it]}
             for it in ("first", "second")
         ]
-        body = {"lesson_id": str(laid.station.lesson_id), "conditions": ways, "each": _EACH, "started_at": _now()}
-        body |= {"asks": _asked(laid.station)}
+        lesson, asks = str(laid.station.lesson_id), _asked(laid.station)
+        body = {"lesson_id": lesson, "conditions": ways, "each": _EACH, "asks": asks, "started_at": _now()}
         answer = await stage.put(f"/api/comparisons/{marks['comparison']}?units={units}", body)
         told = await stage.answers(
             [

@@ -25,6 +25,7 @@ class NoteOut(BaseModel):
     low_word: str
     high_word: str
     needs_hole: bool = Field(description="it tells what became of the ball at the hole")
+    needs_string: bool = Field(description="it is seen against a string over the line")
     mirrors: bool = Field(description="its options lie as seen from behind the ball: the other way for a left-hander")
     alone: str = Field(description="several of the others may be noted at once; empty: one is all")
     measures: str = Field(description="of what is laid, the quantity it shows; else empty")
@@ -64,4 +65,5 @@ class NoteOut(BaseModel):
             low_word=it.low_word,
             high_word=it.high_word,
             needs_hole=it.needs_hole,
+            needs_string=it.needs_string,
         )

@@ -18,7 +18,7 @@ UNITS: Final[dict[str, str]] = {
     "Tape.per": "mm of the dimension for each mm that its second end is pulled",
     **dict.fromkeys(("sizes", "RemedyWords.value"), _BY_SIZE),
     **dict.fromkeys(("raw", "raws"), _RAW),
-    **dict.fromkeys(("position", "reach", "LeverOut.step"), _POSITION),
+    **dict.fromkeys(("position", "reach", "LeverOut.step", "FirstLookOut.moved"), _POSITION),
     **dict.fromkeys(("low", "high", "default", "step"), _LIMIT),
     "notes": "by note, in the note's own unit, or its word",
     "values": "by entry of the set-up, in its own unit, or its word",
@@ -28,7 +28,7 @@ UNITS: Final[dict[str, str]] = {
     "RigSightOut.share": "half the finest reading as a share of the window's narrower side",
     **dict.fromkeys(("mark", "to_mark", "added", "face", "angle", "before", "after"), "deg, right positive"),
     "noise": "deg, one standard deviation",
-    **dict.fromkeys(("inside", "behind", "wander"), "mm"),
+    **dict.fromkeys(("inside", "behind", "wander", "weighed", "weighed_behind"), "mm"),
     "zone": "mm inside the line, from and to",
     **dict.fromkeys(("Slope.forward_doubt", "Slope.right_doubt"), "%, one standard deviation"),
     **dict.fromkeys(

@@ -7,7 +7,7 @@ from pydantic import BaseModel, Field
 
 from ...core.certainty.estimate import Estimate
 from ...core.change.answer import answer
-from ...core.change.complaint import Complaint, Felt, Miss, Want
+from ...core.change.complaint import About, Complaint, Felt, Miss, Want
 from ...core.change.proposal import PROPOSALS, Chosen, Kind, Proposal, proposals_for
 from ...core.change.retest import EACH, Standing
 from ...core.change.school_told import Retested, proved_place
@@ -47,6 +47,7 @@ class ComplaintIn(Entry):
     trust: int | None = Field(None, description="trust over the ball, 1 to 5")
     wants: Want | None = None
     said: LongWords = Field("", description="the golfer's own sentence")
+    about: tuple[About, ...] = Field((), max_length=6, description="what is asked that no miss tells")
 
 
 class ComplaintOut(BaseModel):

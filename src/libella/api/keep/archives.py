@@ -13,7 +13,7 @@ from starlette.concurrency import run_in_threadpool
 
 from ...core.measure.limits import OutOfLimits
 from ...exchange.archive import work
-from ...exchange.paper import pdf
+from ...exchange.paper import pdf, usual_paper
 from ...exchange.svg import scene_svg
 from ...lessons.desk.desk import Desk, studio
 from ...lessons.desk.problem import NotYet
@@ -141,7 +141,7 @@ def make_archive(desk: Desk, id: AnyUUID) -> None:
 def _papers(desk: Desk, golfer: KeptGolfer, newest: int) -> Iterable[tuple[str, bytes]]:
     for lesson in newest_lessons(desk, golfer.id, newest):
         it = summaries.of_lesson(desk, lesson.id)
-        sheets, title = summaries.sheets_of(it, "a4")
+        sheets, title = summaries.sheets_of(it, usual_paper(it.units))
         yield f"sheets/golfers-sheet-{lesson.id}.pdf", pdf(sheets, title)
         if it.picture is not None:
             yield f"drawings/finding-{lesson.id}.svg", scene_svg(it.picture).encode()

@@ -12,8 +12,9 @@ from pydantic import BaseModel, Field
 from ...core.drawing.scene import Scene
 from ...core.golfer.wording import wording_for
 from ...core.keep.caution import Case
+from ...core.measure.units import Units
 from ...exchange.golfer_sheet import Told, golfer_sheet
-from ...exchange.paper import PaperName, Sheet
+from ...exchange.paper import PaperName, Sheet, usual_paper
 from ...exchange.station_sheet import station_sheet
 from ...lessons.desk.desk import Desk
 from ...lessons.keep import cautions, sheets
@@ -24,9 +25,10 @@ from ...words.keep.caution import cautions_said
 from ...words.shared.label import labelled
 from ...words.shared.plain import put
 from ..base.router import Router
-from ..base.shapes import UUID, AtDesk, Entry, InUnits, LongWords
+from ..base.shapes import UUID, AtDesk, Entry, LongWords
 from ..change import changes, practice
 from ..judge import findings
+from ..set.corrections import superseded
 from .cards import card_on_paper
 from .prints import printed
 
@@ -49,6 +51,7 @@ class SummaryOut(BaseModel):
 
     revision: int = Field(0, description="the mark of the data it was made from")
     golfer: str
+    units: Units = Field(description="of its lengths: those of the lesson’s papers")
     under: str = Field(description="where and when")
     complaint: str
     found: list[str] = Field(description="in the golfer's own wording, by level")
@@ -59,6 +62,7 @@ class SummaryOut(BaseModel):
     week: list[str] = Field(description="the first sessions, one line each")
     first_check: str = Field(description="what comes first next time")
     cautions: list[str]
+    superseded: list[str] = Field(description="sizes put right in this lesson: a sheet printed before says otherwise")
     note: str = Field(description="the coach's own words")
     missing: str = Field(description="what is not there yet; empty where nothing is missing")
     invented: bool
@@ -74,23 +78,23 @@ class ReleasedIn(Entry):
 
 
 @router.get("/lessons/{id}/summary")
-def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> SummaryOut:
-    """A lesson as it is taken home."""
-    return _summary(desk, lesson_sheet(desk, id), units)
+def of_lesson(desk: AtDesk, id: UUID) -> SummaryOut:
+    """A lesson as it is taken home, in the units of its papers whoever reads it."""
+    return _summary(desk, lesson_sheet(desk, id))
 
 
 @router.put("/lessons/{id}/sheet-note")
-def keep_note(desk: AtDesk, id: UUID, entry: NoteIn, units: InUnits = "metric") -> SummaryOut:
+def keep_note(desk: AtDesk, id: UUID, entry: NoteIn) -> SummaryOut:
     """Keep the coach's own words for the sheet."""
     sheets.keep_note(desk, id, entry.note)
-    return of_lesson(desk, id, units)
+    return of_lesson(desk, id)
 
 
 @router.put("/lessons/{id}/released")
-def release(desk: AtDesk, id: UUID, entry: ReleasedIn, units: InUnits = "metric") -> SummaryOut:
+def release(desk: AtDesk, id: UUID, entry: ReleasedIn) -> SummaryOut:
     """Let the golfer see the sheet, signed in himself, with the plan and the cards of this lesson; or no more."""
     sheets.release(desk, id, datetime.now(UTC) if entry.released else None)
-    return of_lesson(desk, id, units)
+    return of_lesson(desk, id)
 
 
 @router.get(
@@ -102,16 +106,16 @@ def on_paper(
     desk: AtDesk,
     id: UUID,
     form: Literal["pdf", "svg"] = Query("pdf"),
-    paper: PaperName = Query("a4"),
+    paper: PaperName | None = Query(None, description="null: as is usual where its units are"),
     sheet: int = Query(1, ge=1),
     whole: bool = Query(False, description="with the drill’s station and the lesson’s set-up card behind it"),
-    units: InUnits = "metric",
 ) -> Response:
     """The sheet the golfer takes home."""
-    it = of_lesson(desk, id, units)
+    it = of_lesson(desk, id)
+    paper = paper or usual_paper(it.units)
     sheets_, title = sheets_of(it, paper)
     if whole:
-        sheets_ = [*sheets_, *_behind(desk, id, it, paper, units)]
+        sheets_ = [*sheets_, *_behind(desk, id, it, paper)]
     return printed(sheets_, title, "golfers-sheet", form, paper, sheet)
 
 
@@ -119,6 +123,7 @@ def sheets_of(it: SummaryOut, paper: PaperName) -> tuple[Sequence[Sheet], str]:
     """The golfer's sheet on paper, and its title."""
     title = labelled(it.golfer, it.invented)
     told = Told(
+        superseded=it.superseded,
         found=it.found,
         change=it.change,
         drill=[it.drill.name, *it.drill.steps, f"Goal: {it.drill.goal} {it.drill.dose}"] if it.drill else [],
@@ -132,9 +137,9 @@ def sheets_of(it: SummaryOut, paper: PaperName) -> tuple[Sequence[Sheet], str]:
     return golfer_sheet(told, title, it.under, paper), title
 
 
-def _behind(desk: Desk, id: UUID, it: SummaryOut, paper: PaperName, units: InUnits) -> list[Sheet]:
+def _behind(desk: Desk, id: UUID, it: SummaryOut, paper: PaperName) -> list[Sheet]:
     """What is laid and how to stand, each on a sheet of its own; none of what there is none of."""
-    sheet = lesson_sheet(desk, id)
+    sheet, units = lesson_sheet(desk, id), it.units
     found: list[Sheet] = []
     station = practice.station_in(desk, it.drill.code, units) if it.drill else None
     if it.drill is not None and station is not None:
@@ -145,8 +150,8 @@ def _behind(desk: Desk, id: UUID, it: SummaryOut, paper: PaperName, units: InUni
     return found
 
 
-def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
-    lesson, golfer = sheet.lesson, sheet.golfer
+def _summary(desk: Desk, sheet: LessonSheet) -> SummaryOut:
+    lesson, golfer, units = sheet.lesson, sheet.golfer, sheet.lesson.units
     found = findings.findings_in(desk, lesson.id, units)
     change = changes.change_in(desk, lesson.id, units)
     # What was chosen and planned in this lesson: an older one's sheet does not speak of what came later.
@@ -161,6 +166,7 @@ def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
         # The older of the two it is put together from.
         revision=min(found.revision, change.revision),
         golfer=golfer.name,
+        units=units,
         under=words.under_said(lesson.place, lesson.started_at.date()),
         complaint=change.complaint_words,
         found=[say(it) for it in (found.for_golfer, found.pace) if it],
@@ -171,6 +177,7 @@ def _summary(desk: Desk, sheet: LessonSheet, units: InUnits) -> SummaryOut:
         week=[say(words.session_said(one.day, [it.words for it in one.items], one.words)) for one in first],
         first_check=say(_first_check(found, held)),
         cautions=_mind(drill, cautions.for_home(desk, lesson.id, code, found.named)),
+        superseded=superseded(desk, lesson.id, units),
         note=lesson.sheet_note,
         missing="" if held and plan else words.NOTHING_PLANNED,
         invented=lesson.invented,

@@ -5,6 +5,7 @@ from datetime import UTC, datetime
 from fastapi import Request
 from pydantic import Field
 
+from ...core.measure.units import Units
 from ...core.set.floor import Surface
 from ...lessons.lesson import lessons, set_up_name
 from ..base.problems import Problem
@@ -23,6 +24,7 @@ class LessonNoted(Entry):
     green_speed_ft: float = Field(description="green speed, ft on the ramp, 4 to 16", examples=[10.0])
     started_at: Moment
     conditions: LongWords = Field(default="", examples=["lights dimmed"])
+    units: Units | None = Field(default=None, description="of its papers; null: as they are, in metres where it is new")
 
 
 class LessonIn(LessonNoted):
@@ -44,6 +46,7 @@ class LessonOut(Kept):
     laser_read_at: datetime | None = Field(description="when the laser's cautions were read in this lesson")
     kit_checked: list[str] = Field(description="items of the kit check that are ticked")
     conditions: str
+    units: Units = Field(description="of lengths on its papers")
     invented: bool
 
 

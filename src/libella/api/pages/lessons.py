@@ -13,6 +13,7 @@ from ...lessons.change import changes
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk, name_studio, studio
 from ...lessons.golfer.schools import schools_of
+from ...lessons.keep.cards import cards_of
 from ...lessons.lesson import lessons
 from ...lessons.lesson.set_up_name import set_up_names
 from ...lessons.see import first_looks, sights
@@ -23,6 +24,7 @@ from ...lessons.stand import set_ups
 from ...lessons.values import KeptGolfer, KeptLesson
 from ...words.aim.links import NOTHING_READ, aim_brief, aim_words
 from ...words.change.change import change_line
+from ...words.keep.card import change_words
 from ...words.see.eyes import eye_brief, eye_words
 from ...words.see.first_look import first_brief, first_words
 from ...words.see.straight import BEING_ASKED, NOTHING_ASKED, sight_brief, sight_words
@@ -96,6 +98,7 @@ class LessonSheetOut(BaseModel):
     change: str = Field(description="the one change, in one line")
     brief: BriefOut
     set_ups: list[str] = Field(description="set-ups named in this lesson, in whichever step, by first use")
+    set_ups_kept: list[str] = Field(description="those of the golfer’s cards beside them, the newest first")
 
 
 class OpenLesson(BaseModel):
@@ -179,8 +182,15 @@ def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOu
         aim=aim[0],
         change=change[0],
         brief=BriefOut(set=_set_brief(plans, units), stand=stand[1], see=sight[1], aim=aim[1], change=change[1]),
-        set_ups=set_up_names(desk, id),
+        set_ups=(named := set_up_names(desk, id)),
+        set_ups_kept=[it for it in _on_cards(desk, sheet.golfer.id, units) if it not in named],
     )
+
+
+def _on_cards(desk: Desk, golfer_id: UUID, units: InUnits) -> list[str]:
+    """The set-ups of a golfer's cards by name, each once; the usual one needs none."""
+    cards = (it.card for it in cards_of(desk, golfer_id))
+    return [*dict.fromkeys(change_words(it, units)[:80] for it in cards if it.set_up or it.position)]
 
 
 def _set_brief(plans: Sequence[StationOut], units: InUnits) -> str:

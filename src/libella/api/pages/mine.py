@@ -60,10 +60,10 @@ def mine(desk: AtDesk, request: Request, units: InUnits = "metric") -> MineOut:
 
 
 @router.get("/sheets/{id}")
-def sheet(desk: AtDesk, request: Request, id: UUID, units: InUnits = "metric") -> SummaryOut:
+def sheet(desk: AtDesk, request: Request, id: UUID) -> SummaryOut:
     """A lesson's sheet that was released."""
     sheets.check_released(desk, _golfer(request), id)
-    return of_lesson(desk, id, units)
+    return of_lesson(desk, id)
 
 
 @router.get(
@@ -76,13 +76,12 @@ def on_paper(
     request: Request,
     id: UUID,
     form: Literal["pdf", "svg"] = Query("pdf"),
-    paper: PaperName = Query("a4"),
+    paper: PaperName | None = Query(None, description="null: as is usual where its units are"),
     sheet: int = Query(1, ge=1),
-    units: InUnits = "metric",
 ) -> Response:
     """The same on paper."""
     sheets.check_released(desk, _golfer(request), id)
-    return sheet_on_paper(desk, id, form, paper, sheet, whole=False, units=units)
+    return sheet_on_paper(desk, id, form, paper, sheet, whole=False)
 
 
 def _golfer(request: Request) -> Id:

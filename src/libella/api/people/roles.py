@@ -39,7 +39,7 @@ ANY_ACCOUNT: Final = frozenset(
 """Of oneself, and of the program, whatever the role."""
 _READ: Final = frozenset(
     {
-        "POST /api/stations/preview", "POST /api/stations/propose", "POST /api/stations/tune",
+        "POST /api/corrections", "POST /api/stations/preview", "POST /api/stations/propose", "POST /api/stations/tune",
         "POST /api/conditions-drawn", "POST /api/saved-stations/read", "POST /api/instruments/string",
         "POST /api/instruments/string/eyes", "POST /api/instruments/entry", "POST /api/green/slope",
         "POST /api/green/rolls", "POST /api/green/drops", "POST /api/prints/{name}", "POST /api/lessons/{id}/weighed",
@@ -52,7 +52,8 @@ _RECORD: Final = frozenset(
         "PUT /api/golfers/{id}", "PUT /api/golfers/{id}/eyes", "PUT /api/lessons/{id}", "PUT /api/lessons/{id}/end",
         "DELETE /api/lessons/{id}/end", "PUT /api/lessons/{id}/laser-cautions", "PUT /api/lessons/{id}/set-up-names",
         "PUT /api/lessons/{id}/plan", "PUT /api/lessons/{id}/kit", "PUT /api/lessons/{id}/complaint",
-        "PUT /api/stations/{id}", "PUT /api/stations/{id}/proof", "PUT /api/tool-checks/{id}",
+        "PUT /api/stations/{id}", "PUT /api/stations/{id}/proof", "PUT /api/corrections/{id}",
+        "PUT /api/tool-checks/{id}",
         "PUT /api/tool-checks/{id}/voided", "PUT /api/second-readings/{id}", "PUT /api/second-readings/{id}/second",
         "PUT /api/second-readings/{id}/voided", "PUT /api/saved-stations/{id}", "PUT /api/blocks/{id}",
         "PUT /api/rungs/{id}", "PUT /api/turns/{id}", "PUT /api/blocks/{id}/circumstances", "PUT /api/blocks/{id}/how",

@@ -1,15 +1,17 @@
 """Where the eyes are: looks in a mirror or by plumb, and where they are wanted."""
 
+from collections.abc import Callable, Mapping
 from datetime import datetime
-from typing import Annotated, Literal
+from typing import Annotated, Final, Literal
 
 from pydantic import BaseModel, Field
 
 from ...core.certainty.vial import Vial
 from ...core.drawing.scene import Scene
 from ...core.instruments.light_strip import USUAL_TURNS_M, Device, Strip
-from ...core.see.eyes import EyeMark, EyePlace, EyeTake, Way
-from ...core.see.side_look import Covers, SideWay, StringLook, StripLook
+from ...core.see.eyes import AnyLook, EyeMark, EyePlace, EyeTake
+from ...core.see.one_way import OneWayLook, Told, Way
+from ...core.see.side_look import Against, Covers, SideWay, StringLook, StripLook
 from ...lessons.lesson.set_up_name import AS_USUAL
 from ...lessons.see import eyes
 from ...lessons.see.eyes import LookSizes, SightingEye, Taken, look_of
@@ -31,63 +33,72 @@ class EyeMarkIn(Entry):
         return EyeMark(self.inside_m, self.behind_m)
 
 
-class EyeTakeIn(Entry):
-    """One look: both eyes, each marked with the other closed."""
+class LookIn(Entry):
+    """Whose look it is, and when it was taken."""
 
     lesson_id: UUID
-    lead: EyeMarkIn = Field(description="the eye nearer the hole")
-    trail: EyeMarkIn
+    set_up: Words80 = Field(default=AS_USUAL, description="how the golfer stands, by its name in this lesson")
+    station_id: UUID | None = Field(default=None, description="the plan it is taken on; null: the plan now")
+    taken_at: Moment
+
+
+class ShownIn(LookIn):
+    """What a look by mirror or plumb is read with."""
+
     way: Way = "mirror"
     eye_height_m: float = Field(default=1.45, description="over the mirror; 0.8 to 2 m")
     falls_in_percent: float = Field(default=0, description="the mirror's level, falling to the golfer positive")
     falls_back_percent: float = Field(default=0, description="falling away from the hole positive")
     level_doubt_percent: float = Field(default=0.1, description="how finely the level was read, standard deviation")
     seen_m: float = Field(default=0.005, description="the spacing really read to")
+
+
+class EyeTakeIn(ShownIn):
+    """One look: both eyes, each marked with the other closed."""
+
+    lead: EyeMarkIn = Field(description="the eye nearer the hole")
+    trail: EyeMarkIn
     nose: EyeMarkIn | None = Field(default=None, description="where the nose shows itself; null: not marked")
     shoulders_deg: float | None = Field(default=None, description="the shoulders' line in the mirror, right positive")
     reread_of: UUID | None = Field(default=None, description="the look this one reads again, nothing having moved")
-    set_up: Words80 = Field(default=AS_USUAL, description="how the golfer stands, by its name in this lesson")
-    station_id: UUID | None = Field(default=None, description="the plan it is taken on; null: the plan now")
-    taken_at: Moment
 
     def look(self) -> EyeTake:
-        marks = {"lead", "trail", "nose"}
-        plain = self.model_dump(exclude={"lesson_id", "taken_at", "reread_of", "set_up", "station_id", *marks})
+        plain = self.model_dump(exclude={"reread_of", "lead", "trail", "nose", *LookIn.model_fields})
         return EyeTake(self.lead.mark(), self.trail.mark(), nose=self.nose.mark() if self.nose else None, **plain)
 
 
-class StringLookIn(Entry):
+class OneWayIn(ShownIn):
+    """A look by mirror or plumb at one way alone: the middle of both eyes, by a size or only on which side."""
+
+    told: Told = Field(description="inside or outside the line or over it; or behind, ahead of or level with the ball")
+    size_m: float | None = Field(default=None, description="how far, 0 to 0.3 m; null: the side alone was told")
+
+
+class StringLookIn(LookIn):
     """What the sighting eye sees an upright string over the line cover."""
 
-    lesson_id: UUID
     way: Literal["string"] = "string"
-    covers: Covers = Field(description="where it seems to lie on the ball")
+    against: Against = Field(default="ball", description="what it is seen against: a line is split, or off to a side")
+    covers: Covers = Field(description="where it seems to lie there")
     side: Literal["outside", "inside"] = "outside"
     string_height_m: float = Field(default=0.3, description="over the ground; 0.05 to 0.6 m")
     lean_deg: float = Field(default=0, description="its posts' lean to the golfer, planted on the line")
     eye_height_m: float = 1.45
-    set_up: Words80 = AS_USUAL
-    station_id: UUID | None = None
-    taken_at: Moment
 
 
-class StripLookIn(Entry):
+class StripLookIn(LookIn):
     """What a strip on the line shows: light from over it, dark from either side."""
 
-    lesson_id: UUID
     way: Literal["strip"] = "strip"
     device: Device = Field(description="a bar over it, or a slot: the two read oppositely")
     seen: Strip
     turns_m: float = Field(
         default_factory=USUAL_TURNS_M, description="how far beside the line it turns dark; 1 to 100 mm"
     )
-    set_up: Words80 = AS_USUAL
-    station_id: UUID | None = None
-    taken_at: Moment
 
 
 class EyeTakeOut(BaseModel):
-    """A look as kept; a look at the side only is an interval, with None for an open end."""
+    """A look as kept; a look at the side only is an interval, with None for an open end; `along` says of what."""
 
     id: UUID
     taken_at: datetime
@@ -97,6 +108,7 @@ class EyeTakeOut(BaseModel):
     way: Way | SideWay
     inside_m: float | None = Field(description="mid-point of both eyes, corrected for the level")
     behind_m: float | None
+    along: Literal["inside", "behind"]
     low_mm: float | None
     high_mm: float | None
 
@@ -169,13 +181,12 @@ def keep(desk: AtDesk, id: UUID7, entry: EyeTakeIn, units: InUnits = "metric") -
 
 @router.put("/eye-looks/{id}")
 def keep_side(
-    desk: AtDesk, id: UUID7, entry: Annotated[StringLookIn | StripLookIn, Field(discriminator="way")],
+    desk: AtDesk, id: UUID7, entry: Annotated[OneWayIn | StringLookIn | StripLookIn, Field(discriminator="way")],
     units: InUnits = "metric",
 ) -> EyesSheetOut:  # fmt: skip
-    """Keep a look that tells the side only."""
-    values = entry.model_dump(exclude={"lesson_id", "taken_at", "set_up", "station_id"})
-    look = StringLook(**values) if isinstance(entry, StringLookIn) else StripLook(**values)
-    eyes.keep_take(desk, id, entry.lesson_id, look, _taken(entry))
+    """Keep a look that tells the side only, or one way alone."""
+    values = entry.model_dump(exclude={*LookIn.model_fields})
+    eyes.keep_take(desk, id, entry.lesson_id, _LOOKS[type(entry)](**values), _taken(entry))
     return of_lesson(desk, entry.lesson_id, units)
 
 
@@ -193,13 +204,23 @@ def want(desk: AtDesk, id: UUID, entry: WantedEyesIn) -> WantedEyesIn:
     return WantedEyesIn.model_validate(values)
 
 
-def _taken(entry: EyeTakeIn | StringLookIn | StripLookIn, reread_of: UUID | None = None) -> Taken:
+_LOOKS: Final[Mapping[type[LookIn], Callable[..., AnyLook]]] = {
+    OneWayIn: OneWayLook,
+    StringLookIn: StringLook,
+    StripLookIn: StripLook,
+}
+
+
+def _taken(entry: LookIn, reread_of: UUID | None = None) -> Taken:
     return Taken(entry.taken_at, entry.set_up, entry.station_id, reread_of)
 
 
 def _take_out(row: KeptEyeTake) -> EyeTakeOut:
     look = look_of(row)
     both = isinstance(look, EyeTake)
+    behind = look.behind_mm if isinstance(look, OneWayLook) else None
+    told = behind if behind is not None else look.inside_mm
+    assert told is not None
     return EyeTakeOut(
         id=row.id,
         taken_at=row.taken_at,
@@ -209,6 +230,7 @@ def _take_out(row: KeptEyeTake) -> EyeTakeOut:
         way=look.way,
         inside_m=look.inside_m if both else None,
         behind_m=look.behind_m if both else None,
-        low_mm=look.inside_mm.low_or_none,
-        high_mm=look.inside_mm.high_or_none,
+        along="inside" if behind is None else "behind",
+        low_mm=told.low_or_none,
+        high_mm=told.high_or_none,
     )

@@ -229,7 +229,7 @@ def _string(desk: Desk, station: Station, lesson_id: UUID | None, units: Units) 
     if string is None or lesson_id is None:
         return None
     found = eyes_now(desk, lesson_id)
-    fit = string_fit(string, found.inside) if found and found.behind else None
+    fit = string_fit(string, found.inside) if found and found.inside and found.behind else None
     if fit is None or not fit.wrong:
         return None
     return StringOffer(words=fit_words(fit, units), offer=lean_words(fit), lean_deg=fit.lean_deg)

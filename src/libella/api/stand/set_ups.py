@@ -90,7 +90,8 @@ def want(desk: AtDesk, entry: NotedIn) -> NotedIn:
 def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> StandOut:
     """The set-up of a lesson."""
     found = eyes_now(desk, id)
-    sheet = set_ups.stand_sheet(desk, id, units, eyes_inside_m=found.inside.value / 1000 if found else None)
+    inside = found.inside if found else None
+    sheet = set_ups.stand_sheet(desk, id, units, eyes_inside_m=inside.value / 1000 if inside else None)
     return StandOut(
         wanted=list(sheet.wanted),
         taken=[SetUpOut.model_validate(it) for it in sheet.taken],

@@ -152,8 +152,8 @@ class BlockKept(Kept):
 
 @router.get("/notes")
 def notes(units: InUnits = "metric") -> list[NoteOut]:
-    """What can be noted of a putt, in the order in which it happens."""
-    return NoteOut.every(NOTES, units)
+    """What can be noted of any putt, in the order in which it happens; what is laid there allows more."""
+    return NoteOut.every({name: it for name, it in NOTES.items() if not it.needs_string}, units)
 
 
 @router.put("/blocks/{id}")

@@ -77,7 +77,7 @@ class Verdict:
 
 
 NOT_WEIGHED: Final = Verdict("open", "neither", 0.0)
-"""Of what the readings can't say how far it lies."""
+"""The word where the readings can't say how far it lies."""
 
 
 def weigh(

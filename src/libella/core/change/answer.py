@@ -13,10 +13,9 @@ from ..judge.findings.finding import Finding
 from ..judge.findings.judged import LessonJudged
 from ..judge.findings.said import Cause_, Differs
 from ..measure.side import Side
+from .about import AboutAnswer, Seen, about_answers, apart_of, is_named, read_of
 from .complaint import FELT, FELT_IN, Complaint
 
-Seen = Literal["as_said", "otherwise", "not_there", "open", "unread"]
-"""As said; to the other side, or the other way; looked at and nothing to mend; cannot be told yet; nobody looked."""
 Look = Literal["sight", "aim", "start", "strike", "pace"]
 _LOOKS: Final[dict[Look, tuple[str, ...]]] = {
     "sight": ("looks_straight", "first_look"),
@@ -44,6 +43,7 @@ class Answer:
     start : where the ball starts, where that was read and there is one start; starts : under each way it was read
     growth : how the start goes with the length, where it does
     finished : where the putts finished, where that was noted
+    about : what else was asked, each with its answer
     """
 
     complaint: Complaint
@@ -59,6 +59,7 @@ class Answer:
     felt_read: tuple[Claim, ...] = ()
     felt_apart: tuple[Differs, ...] = ()
     felt_with: tuple[GoesWith, ...] = ()
+    about: tuple[AboutAnswer, ...] = ()
 
 
 def answer(complaint: Complaint, it: LessonJudged) -> Answer:
@@ -69,7 +70,7 @@ def answer(complaint: Complaint, it: LessonJudged) -> Answer:
     head = first.finding.cause if isinstance(first, Cause_) else None
     named = [one for one in it.findings.ranked if one.is_named and not one.explained_by and one.cause != head]
     names = FELT_IN[complaint.felt] if complaint.felt else ()
-    read, apart = _felt_read(names, it), _felt_apart(names, it)
+    read, apart = read_of(names, it), apart_of(names, it)
     return Answer(
         complaint,
         _of_line(complaint, start, growth, it),
@@ -84,6 +85,7 @@ def answer(complaint: Complaint, it: LessonJudged) -> Answer:
         read,
         apart,
         tuple(one for one in it.together if one.quantity in names),
+        about_answers(complaint, it),
     )
 
 
@@ -125,30 +127,11 @@ def _of_felt(
     of = [one for one in it.findings.ranked if one.cause in FELT[complaint.felt]]
     if any(one.is_named and not one.explained_by for one in of) or apart:
         return "as_said"
-    if any(_is_named(one) for one in read):
+    if any(is_named(one) for one in read):
         return "as_said"
     if not read and not any(it.case.ledger.was_read(name) for name in FELT_IN[complaint.felt]):
         return "unread"
     return "not_there" if all(one.call.word == "none" for one in of) else "open"
-
-
-def _felt_read(names: tuple[str, ...], it: LessonJudged) -> tuple[Claim, ...]:
-    found = [one for one in it.reads if one.quantity.name in names]
-    # What is sure enough to be said of it; where nothing is, whatever there is.
-    return tuple(one for one in found if _is_named(one)) or tuple(found)
-
-
-def _felt_apart(names: tuple[str, ...], it: LessonJudged) -> tuple[Differs, ...]:
-    told = [one for one in it.chosen if isinstance(one, Differs) and one.difference.quantity.name in names]
-    # Where one can putt from comes before where one can't: beside it that is no answer.
-    return tuple(one for one in told if not one.group.unplayable) or tuple(told)
-
-
-def _is_named(it: Claim) -> bool:
-    """At least likely, by its size or by its side alone."""
-    if not isinstance(it, Level):
-        return it.call is not None and it.call.names_direction
-    return it.is_named or it.tells_side
 
 
 def _unseen(complaint: Complaint, it: LessonJudged) -> tuple[Look, ...]:

@@ -38,6 +38,16 @@ _MISSED_IN: Final[Mapping[Miss, tuple[str, ...]]] = {
     "left": ("start",), "right": ("start",), "both": ("start",), "short": ("roll_past", "stopped"),
     "past": ("roll_past", "stopped"),
 }  # fmt: skip
+About = Literal["roll", "contact", "nerves", "aid_true", "which_better", "nothing_wrong"]
+ABOUT_IN: Final[Mapping[About, tuple[str, ...]]] = {
+    "roll": ("roll",),
+    "contact": ("strike", "strike_high"),
+    "nerves": ("still", "touch"),
+    "aid_true": (),
+    "which_better": (),
+    "nothing_wrong": (),
+}
+"""What else a golfer comes with, no side and no length to it, each with the quantities in which it is read."""
 Want = Literal["fewer_misses", "see_straight", "stop_steering", "better_pace", "to_know"]
 WANTS: Final[tuple[Want, ...]] = get_args(Want)
 LENGTH: Final = Bounds(0.3, 30.0, "m")
@@ -52,6 +62,7 @@ class Complaint:
     Attributes
     ----------
     misses : where the putts go; "both" is left and right alike, and stands without either
+    about : what is asked that no miss tells
     from_m, to_m : the lengths at which it shows; None where it has no end to that side
     felt : what the golfer feels it to be; None: cannot say
     trust : over the ball, from 1, none, to 5
@@ -65,9 +76,11 @@ class Complaint:
     trust: int | None = None
     wants: Want | None = None
     said: str = ""
+    about: tuple[About, ...] = ()
 
     def __post_init__(self) -> None:
         checked_misses("misses", self.misses)
+        _known("about", self.about, tuple(ABOUT_IN))
         _known("felt", (self.felt,) if self.felt else (), tuple(FELT))
         _known("wants", (self.wants,) if self.wants else (), WANTS)
         for name, length in (("from_m", self.from_m), ("to_m", self.to_m)):
@@ -87,9 +100,11 @@ class Complaint:
 
     @property
     def asks(self) -> tuple[str, ...]:
-        """The quantities it asks about: of the misses first, then of what is felt."""
+        """The quantities it asks about: of the misses first, then of what else is asked, then of what is felt."""
+        missed = [name for it in self.misses for name in _MISSED_IN[it]]
+        about = [name for it in self.about for name in ABOUT_IN[it]]
         felt = FELT_IN[self.felt] if self.felt else ()
-        return tuple(dict.fromkeys((*(name for it in self.misses for name in _MISSED_IN[it]), *felt)))
+        return tuple(dict.fromkeys((*missed, *about, *felt)))
 
     @property
     def side(self) -> Side:

@@ -16,7 +16,7 @@ from ..certainty.estimate import INTERVAL, Estimate
 from .level import Member, before_reading, believed_taus
 from .pooled import Pooled
 from .posterior import Floats, Prior, cumulative
-from .sites import Sited, evidence, sited
+from .sites import evidence, sited
 
 _NODES: Final = 11
 _REACH: Final = 2.5
@@ -59,8 +59,8 @@ def common_spread(blocks: Sequence[Pooled], steps: Sequence[float], prior: Prior
     return Common(
         spread=_estimate(told.nodes, told.weight) if told.wide < _TELLS * prior.spread_log_sd else None,
         members=tuple(
-            Member(float(believed) + it.constant, it.blocks)
-            for believed, it, share in zip(told.believed, told.under, told.weight, strict=True)
+            among.member(float(node))
+            for node, share in zip(told.nodes, told.weight, strict=True)
             if share > _NEXT_TO_NONE
         ),
     )
@@ -68,11 +68,9 @@ def common_spread(blocks: Sequence[Pooled], steps: Sequence[float], prior: Prior
 
 @dataclass(frozen=True, slots=True)
 class _Weighed:
-    """(N,) logarithms of spreads, what was believed of each, the blocks under it, and its weight."""
+    """(N,) logarithms of spreads, and the weight of each."""
 
     nodes: Floats
-    believed: Floats
-    under: tuple[Sited, ...]
     weight: Floats
 
     @property
@@ -99,24 +97,26 @@ class _Among:
     latents: tuple[tuple[Floats, float], ...]
 
     def over(self, centre: float, wide: float) -> _Weighed:
-        """Spreads about one, by their logarithms."""
-        median, log_sd = math.log(self.prior.spread_median), self.prior.spread_log_sd
+        """Weigh spreads about a middle one, all told by their logarithms."""
         nodes: Floats = np.linspace(centre - _REACH * wide, centre + _REACH * wide, _NODES)
-        believed: Floats = -0.5 * ((nodes - median) / log_sd) ** 2
-        under = tuple(self._under(float(it)) for it in nodes)
-        log = believed + np.array([self._evidence(float(it)) for it in nodes])
+        log = np.array([self._believed(float(it)) + self._evidence(float(it)) for it in nodes])
         weight: Floats = np.exp(log - log.max())
-        return _Weighed(nodes, believed, under, weight / weight.sum())
+        return _Weighed(nodes, weight / weight.sum())
 
-    def _under(self, log_spread: float) -> Sited:
-        """The blocks were the spread this."""
-        return sited(self._at(log_spread), self.usual, self.prior.bias_mean)
+    def member(self, log_spread: float) -> Member:
+        """The blocks as they would tell the level, were this the spread."""
+        it = sited(self._at(log_spread), self.usual, self.prior.bias_mean)
+        return Member(self._believed(log_spread) + it.constant, it.blocks)
 
     def _at(self, log_spread: float) -> list[Pooled]:
         return [it if it.joint is None else replace(it, grid=it.joint.at(log_spread)) for it in self.blocks]
 
+    def _believed(self, log_spread: float) -> float:
+        return -0.5 * ((log_spread - math.log(self.prior.spread_median)) / self.prior.spread_log_sd) ** 2
+
     def _evidence(self, log_spread: float) -> float:
-        """How blocks lie from each other is told by the spread too: taken for certain, it makes the spread too sure."""
+        """How well a spread tells what was read. It also tells how far blocks lie from each other: were that taken for
+        certain, the spread would be too sure."""
         at, about = self._at(log_spread), self.prior.bias_mean
         each: list[float] = []
         for latent, log in self.latents:

@@ -17,7 +17,6 @@ from scipy.linalg import cholesky, solve_triangular
 from ..certainty.estimate import INTERVAL, Estimate
 from .pooled import LEAST_SD, Pooled, off_by_themselves
 from .posterior import Floats, normal_below
-from .sites import sited
 
 _TAU_SD: Final = 0.4
 """τ ~ half-normal, degrees; as all that follows, in units of `scale` where something else than an angle is pooled."""
@@ -94,15 +93,13 @@ def level(
 
     Parameters
     ----------
-    blocks : at least one
+    blocks : at least one, each with a normal likelihood
     days : when it is wanted
     steps : days on which a change was noted; a block on such a day is taken after it
     prior : mean and standard deviation of the level on the first day
     matters : a step matters from the first size on, and is none under the second
     scale : what stands for a degree where it is not an angle, in the unit of the blocks
     """
-    if any(it.grid is not None for it in blocks):
-        blocks = sited(blocks, before_reading(blocks, steps, prior[1], scale), prior[0]).blocks
     return level_over([Member(0.0, blocks)], days, steps, prior=prior, matters=matters, scale=scale)
 
 

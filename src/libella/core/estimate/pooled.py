@@ -12,7 +12,7 @@ from .posterior import Floats, Posterior, Prior
 LEAST_SD: Final = 1e-3
 _TINY: Final = 1e-300
 _OFF_GRID: Final = -30.0
-"""Log-likelihood of a spread that lies off a block's grid: what is there has next to no weight."""
+"""Log-likelihood of a spread beyond a block's grid: it has next to no weight there."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -26,7 +26,7 @@ class Pooled:
     laying, laying_sd : blocks read on one laying share what is unknown of its placement
     device, device_sd : those read with one device at one setting share its zero; None where none was
     grid : where the likelihood is no normal, such as of readings that are all open to one side: values of the mean, and
-        its log-likelihood there; `mean` and `sd` are then only where to begin
+        its log-likelihood there; `mean` and `sd` are then only where to begin, and `sited` finds the normal
     joint : where the mean is told by the spread, which all blocks share: `common_spread` lays the grid of it
     """
 

@@ -14,9 +14,10 @@ from typing import Any, ClassVar, Literal, Self
 
 from ..drawing.scene import Scene, Shape, box
 from ..green.putt import Putt
+from ..measure.constants import INCH_M
 from ..measure.interval import Interval
 from ..measure.limits import Bounds, OutOfLimits
-from ..measure.units import Units, about, fine_degrees, tape
+from ..measure.units import Units, about, fine_degrees, round_in_feet, tape
 
 Raw = Mapping[str, float | str]
 """A reading as it was tapped: one key, one value."""
@@ -105,6 +106,8 @@ class About:
     cautions: tuple[str, ...]
     slides: str = ""
     """What is found by sliding along its marks, said to whoever can't see them; of one that slides only."""
+    slid_in: bool = False
+    """It may be slid in once the golfer has set up: the natural aim is then read first."""
     strict: bool = False
     """It lets a band of angles through, which can be set (`Rig.tuned`)."""
     noted: bool = True
@@ -172,11 +175,20 @@ class Solid:
 
 
 @cache
-def _dimensions_of(cls: "type[Aid]") -> tuple[Dimension, ...]:
+def _dimensions_of(cls: "type[Aid]", units: Units) -> tuple[Dimension, ...]:
     def of(it: Field[Any]) -> Dimension:
-        return Dimension(name=it.name, **it.metadata)
+        known = Dimension(name=it.name, **it.metadata)
+        return _round_usual(known) if units == "feet" else known
 
     return tuple(of(it) for it in fields(cls) if it.metadata)
+
+
+def _round_usual(it: Dimension) -> Dimension:
+    """The same for a coach in feet and inches: what is usual is round to him, a height to the inch."""
+    if it.unit != "m":
+        return it
+    usual = round_in_feet(it.default, INCH_M if "height" in it.name else 0.0)
+    return replace(it, default=usual if it.low <= usual <= it.high else it.default)
 
 
 @dataclass(frozen=True)
@@ -188,9 +200,9 @@ class Aid(ABC):
     """What a stroke may do to it, codes with their names, where that is what is noted of it at a putt; "clear" where
     it did nothing."""
     asked: ClassVar[str] = "What touched it?"
+    """The question that these answer."""
     over_head: ClassVar[bool] = False
     """It lies over the head's way, which meets it where it is tilted or lifted."""
-    """The question that these answer."""
 
     def __post_init__(self) -> None:
         for it in self.dimensions():
@@ -204,7 +216,7 @@ class Aid(ABC):
     @classmethod
     def dimensions(cls, units: Units = "metric") -> tuple[Dimension, ...]:
         """The dimensions to lay out, in laying order, with what is usual for a coach in these units."""
-        return _dimensions_of(cls)
+        return _dimensions_of(cls, units)
 
     @classmethod
     def laid(cls, sizes: Mapping[str, float]) -> Self:

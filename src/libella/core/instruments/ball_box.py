@@ -29,6 +29,7 @@ class BallBox(ByEye):
         measures="face",
         entry="tap",
         guides=True,
+        slid_in=True,
         tells="Whether the face stands square, against an edge that is always in the bag.",
         cannot="Less than the eye sees. With a square edge in view the golfer squares to it.",
         read="Set the putter down without a stroke; look from above the ball, one eye shut; say what you see.",

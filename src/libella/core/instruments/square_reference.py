@@ -19,6 +19,7 @@ class SquareReference(SquareEdge):
         entry="slide",
         slides="How wide the gap is, and at which end",
         guides=True,
+        slid_in=True,
         tells="Whether the face is square, and by the gap how far it is not.",
         cannot="The natural aim: with a square edge in view the golfer squares to it.",
         read="Push the putter gently against the edge; one end touches, read the gap at the other.",

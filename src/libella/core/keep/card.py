@@ -61,7 +61,7 @@ def moved_card(
     inside = behind = None
     marks: Marks | None = None
     if found:
-        inside = _shifted(found.inside, by_inside)
+        inside = _shifted(found.inside, by_inside) if found.inside else None
         behind = _shifted(found.behind, by_behind) if found.behind else None
     if looks and inside and behind:
         # The newest look has the eyes' own distance and line; their middle comes from all looks.

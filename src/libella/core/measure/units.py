@@ -3,37 +3,92 @@
 import math
 from typing import Final, Literal
 
-from .constants import INCH_M
+from .constants import FOOT_M, INCH_M
 from .side import side_of
 
 Units = Literal["metric", "feet"]
 
 
 def tape(length_m: float, units: Units) -> str:
-    """A length to lay out, as read from a tape: mm under 10 cm, cm under 1 m, else m; or feet and parts of an inch.
+    """A length as read from a tape. Round in these units it is said as it was typed: to the millimetre (under 10 cm, to
+    a tenth of one), or to 1/32 or 1/100 of an inch. Else it was computed or typed in the others, and is said as people
+    say it: from a metre to the centimetre, from a foot to the half inch, else to an eighth.
 
-    >>> tape(0.0627, "metric"), tape(2.5, "metric"), tape(2.5, "feet")
-    ('62.7 mm', '2.50 m', '8 ft 2 3/8 in')
+    >>> tape(15 * 0.3048, "feet"), tape(0.0627, "metric"), tape(2.345, "metric")
+    ('15 ft', '62.7 mm', '2.345 m')
+    >>> tape(2.5, "metric"), tape(2.5, "feet"), tape(8.2 * 0.3048, "feet")
+    ('2.50 m', '8 ft 2 1/2 in', '8.2 ft')
     """
-    if units == "metric":
-        if length_m < 0.1:
-            return f"{length_m * 1000:.1f}".removesuffix(".0") + " mm"
-        if length_m < 1:
-            return f"{length_m * 100:.1f}".removesuffix(".0") + " cm"
-        return f"{length_m:.2f} m"
-    return _feet(length_m)
+    return _feet(length_m) if units == "feet" else _metric(length_m)
 
 
-# As finely as a tape in inches is read, in a sentence as where it is typed: one length must not have two figures.
-_PARTS: Final = 8
+def roughly(length_m: float, units: Units) -> str:
+    """A length that was computed, without sign, to the centimetre or half inch.
+
+    >>> roughly(0.3048, "feet"), roughly(0.317, "feet"), roughly(0.317, "metric"), roughly(0.004, "metric")
+    ('1 ft', '1 ft 1/2 in', '32 cm', '0 mm')
+    """
+    step = INCH_M / 2 if units == "feet" else 0.01
+    return tape(round(abs(length_m) / step) * step, units)
+
+
+def round_in_feet(length_m: float, step_m: float = 0.0) -> float:
+    """What a usual length given in metres is where feet are used: whole feet from three, halves from two, whole inches
+    from six, quarters from three, else eighths; or by the step that is given. What is under half an eighth stays.
+
+    >>> [tape(round_in_feet(it), "feet") for it in (2.5, 0.35, 0.061)]
+    ['8 ft', '1 ft 2 in', '2 3/8 in']
+    """
+    ladder = ((3 * FOOT_M, FOOT_M), (2 * FOOT_M, FOOT_M / 2), (6 * INCH_M, INCH_M), (3 * INCH_M, INCH_M / 4))
+    step = step_m or next((step for least, step in ladder if abs(length_m) >= least), INCH_M / _PARTS)
+    return round(length_m / step) * step or length_m
+
+
+_DOUBT_M: Final = 1e-8
+"""How far the double of what was typed may be off its figure: far under what can be typed, far over what doubles do."""
+
+
+def _metric(length_m: float) -> str:
+    size = abs(length_m)
+    if size < 1:
+        one, unit = (1e-3, "mm") if size < 0.1 else (0.01, "cm")
+        return f"{length_m / one:.1f}".removesuffix(".0") + f" {unit}"
+    finer = _decimals(length_m, 1, 3) == 3
+    return f"{length_m:.{3 if finer else 2}f} m"
+
+
+def _decimals(length_m: float, one: float, finest: int) -> int | None:
+    """How many decimals of a unit tell it whole; None where `finest` don't."""
+    return next((it for it in range(finest + 1) if _whole(length_m, one / 10**it)), None)
+
+
+def _whole(length_m: float, one: float) -> bool:
+    return abs(length_m - round(length_m / one) * one) < _DOUBT_M
 
 
 def _feet(length_m: float) -> str:
-    count = round(length_m / INCH_M * _PARTS)
-    feet, rest = divmod(count, 12 * _PARTS)
+    sign, size = "−" if length_m < 0 else "", abs(length_m)
+    parts = next((it for it in (8, 16, 32) if _whole(size, INCH_M / it)), 0)
+    if not parts and size >= FOOT_M and (decimals := _decimals(size, FOOT_M, 2)) is not None:
+        return f"{sign}{size / FOOT_M:.{decimals}f} ft"
+    if not parts and (decimals := _decimals(size, INCH_M, 2)) is not None:
+        # Never "12 in": what is that near to a foot is whole in eighths.
+        feet = int(size / FOOT_M)
+        inches = f"{size / INCH_M - 12 * feet:.{decimals}f}"
+        return f"{sign}{f'{feet} ft ' if feet else ''}{inches} in"
+    return sign + in_parts(size, parts or (8 if size < FOOT_M else 2))
+
+
+def in_parts(length_m: float, parts: int) -> str:
+    """Feet and inches, rounded to so many parts of an inch.
+
+    >>> in_parts(2.5, 8), in_parts(0.3, 2)
+    ('8 ft 2 3/8 in', '1 ft')
+    """
+    feet, rest = divmod(round(length_m / INCH_M * parts), 12 * parts)
     if not feet:
-        return f"{fraction(rest, _PARTS)} in"
-    return f"{feet} ft {fraction(rest, _PARTS)} in" if rest else f"{feet} ft"
+        return f"{fraction(rest, parts)} in"
+    return f"{feet} ft {fraction(rest, parts)} in" if rest else f"{feet} ft"
 
 
 def fraction(count: int, parts: int) -> str:
@@ -49,6 +104,8 @@ def fraction(count: int, parts: int) -> str:
     return f"−{said}" if count < 0 else said
 
 
+# As finely as a ruler in inches is read.
+_PARTS: Final = 8
 _METRES_FROM_MM = 10_000
 
 

@@ -1,12 +1,12 @@
 """Where the eyes are, in the golfer's own frame: inside the line +, behind the ball + (handbook 3).
 
 By mirror or plumb both eyes are marked. An eye sees itself along the mirror's normal, so each is marked with the other
-closed; a mirror that falls p % shows an eye H above it H·p/100 too far uphill. A string seen against the ball, or a
-strip that turns from light to dark, tells the side only: an interval on the same scale.
+closed. Where one way alone was told, it tells that way alone (`one_way`). A string seen against the ball, or a strip
+that turns from light to dark, tells the side only: an interval on the same scale.
 """
 
 import math
-from collections.abc import Callable, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final, Literal
 
@@ -22,16 +22,12 @@ from ..measure.interval import Interval
 from ..measure.limits import Bounds, OutOfLimits, Size
 from ..measure.window import Window
 from ..opinions.held import Opinion
+from .one_way import OneWayLook, Shown
 from .side_look import SideLook
 
-Way = Literal["mirror", "plumb"]
 SightingEye = Literal["left", "right", ""]
 """The eye a golfer sights with; empty while it is not known."""
 PLACE: Final = Bounds(-0.3, 0.3, "m")
-HEIGHT: Final = Bounds(0.8, 2.0, "m")
-FALLS: Final = Bounds(-10.0, 10.0, "%")
-LEVEL_DOUBT: Final = Bounds(0.0, 2.0, "%")
-SEEN: Final = Bounds(0.001, 0.02, "m")
 TURNED: Final = Bounds(-30.0, 30.0, "deg")
 WIDEST_M: Final = 0.1
 """Eyes further apart than this are in no head."""
@@ -53,50 +49,31 @@ class EyeMark:
 
 
 @dataclass(frozen=True, slots=True)
-class EyeTake:
+class EyeTake(Shown):
     """One look: both eyes marked, each with the other closed.
 
     Parameters
     ----------
     lead, trail : the eye nearer the hole, and the other
-    way : by a mirror on the ground, which needs its level; or by plumb, which is direct
-    eye_height_m : of the eyes over the mirror, straight down
-    falls_in_percent, falls_back_percent : the mirror's level, falling to the golfer and away from the hole positive
-    level_doubt_percent : how finely the level was read, one standard deviation
-    seen_m : the spacing that is really read to
     nose : where the nose shows itself, where that was marked too
     shoulders_deg : the shoulders' line in the mirror against its lines, right positive; None where nobody looked
-    mirror_zero_m, mirror_doubt_m : how far inside and behind the mirror by itself shows an eye, as a check of it found,
-        and what is not known of that
     """
 
     lead: EyeMark
     trail: EyeMark
-    way: Way = "mirror"
-    eye_height_m: float = 1.45
-    falls_in_percent: float = 0.0
-    falls_back_percent: float = 0.0
-    level_doubt_percent: float = 0.1
-    seen_m: float = 0.005
     nose: EyeMark | None = None
     shoulders_deg: float | None = None
-    mirror_zero_m: tuple[float, float] = (0.0, 0.0)
-    mirror_doubt_m: float = 0.0
 
     def __post_init__(self) -> None:
+        self.check()
         for name, mark in (("lead", self.lead), ("trail", self.trail)):
             PLACE.check(f"{name}.inside_m", f"{name}_eye_inside", mark.inside_m)
             PLACE.check(f"{name}.behind_m", f"{name}_eye_behind", mark.behind_m)
-        HEIGHT.check("eye_height_m", "eye_height_m", self.eye_height_m)
         if self.nose is not None:
             PLACE.check("nose.inside_m", "nose_inside", self.nose.inside_m)
             PLACE.check("nose.behind_m", "nose_behind", self.nose.behind_m)
         if self.shoulders_deg is not None:
             TURNED.check("shoulders_deg", "shoulders_deg", self.shoulders_deg)
-        FALLS.check("falls_in_percent", "mirror_falls_in", self.falls_in_percent)
-        FALLS.check("falls_back_percent", "mirror_falls_back", self.falls_back_percent)
-        LEVEL_DOUBT.check("level_doubt_percent", "mirror_level_doubt", self.level_doubt_percent)
-        SEEN.check("seen_m", "eye_seen_m", self.seen_m)
         apart = math.hypot(self.lead.inside_m - self.trail.inside_m, self.lead.behind_m - self.trail.behind_m)
         if apart > WIDEST_M:
             raise OutOfLimits("trail", "eyes_too_far_apart", "m", apart=Size(apart), widest_m=WIDEST_M)
@@ -104,31 +81,21 @@ class EyeTake:
             raise OutOfLimits("lead.behind_m", "eyes_other_way_round", "m")
 
     @property
-    def _level_shift(self) -> tuple[float, float]:
-        if self.way == "plumb":
-            return 0.0, 0.0
-        own_in, own_back = self.mirror_zero_m
-        return (
-            self.eye_height_m * self.falls_in_percent / 100 - own_in,
-            self.eye_height_m * self.falls_back_percent / 100 - own_back,
-        )
-
-    @property
     def inside_m(self) -> float:
         """The mid-point of both eyes, corrected for the mirror's level."""
-        return (self.lead.inside_m + self.trail.inside_m) / 2 + self._level_shift[0]
+        return (self.lead.inside_m + self.trail.inside_m) / 2 + self.level_shift_m[0]
 
     @property
     def behind_m(self) -> float:
         """As `inside_m`, behind the ball."""
-        return (self.lead.behind_m + self.trail.behind_m) / 2 + self._level_shift[1]
+        return (self.lead.behind_m + self.trail.behind_m) / 2 + self.level_shift_m[1]
 
     @property
     def nose_mm(self) -> tuple[float, float] | None:
         """The nose inside and behind, corrected for the mirror's level; it hangs about as high as the eyes."""
         if self.nose is None:
             return None
-        shift_in, shift_back = self._level_shift
+        shift_in, shift_back = self.level_shift_m
         return (self.nose.inside_m + shift_in) * 1000, (self.nose.behind_m + shift_back) * 1000
 
     @property
@@ -140,13 +107,6 @@ class EyeTake:
     def behind_mm(self) -> Interval:
         """As `inside_mm`, behind the ball."""
         return Interval((self.behind_m - self.seen_m / 2) * 1000, (self.behind_m + self.seen_m / 2) * 1000)
-
-    @property
-    def level_doubt_m(self) -> float:
-        """What the level leaves unknown, shared by all takes on the same mirror."""
-        if self.way == "plumb":
-            return 0.0
-        return math.hypot(self.eye_height_m * self.level_doubt_percent / 100, self.mirror_doubt_m)
 
     def eye_line_deg(self, hand: Hand) -> float:
         """The line through both eyes against the line, degrees, right positive."""
@@ -166,18 +126,36 @@ def reading_error_m(pairs: Sequence[tuple[EyeTake, EyeTake]], seen_m: float) -> 
     return math.sqrt((2 * rounding**2 + sum(d * d / 2 for d in differences)) / (2 + len(differences)))
 
 
+AnyLook = EyeTake | OneWayLook | SideLook
+
+
+@dataclass(frozen=True, slots=True)
+class Open:
+    """Of `looks`, `beyond` lie on one side and say no more: inside or behind (`more`), outside or ahead (`less`)."""
+
+    side: Literal["more", "less"]
+    beyond: int
+    looks: int
+
+
 @dataclass(frozen=True, slots=True)
 class EyePlace:
     """What the looks say: places in mm with 90 % intervals, the level's doubt in them; angle in degrees.
 
-    `behind` and `eye_line_deg` need both eyes marked, `wander` two such looks: a side alone is no place. `reading_mm`
-    is the reading error used, one standard deviation, None where nothing was read twice. `zone` is the target, mm
-    inside; `in_zone` whether the eyes are in it, or too far in (right) or out (left) by enough to matter; None where
-    the school sets none.
+    Of `takes` looks, `looked` told inside or outside, `looked_behind` behind or ahead.
+
+    `inside` and `behind` are what was told that way; `eye_line_deg` needs both eyes marked, `wander` two such looks.
+    Where more than half of those looks are open to one side (`open`, `open_behind`), how far on it is not known and no
+    place is told; `weighed` and `weighed_behind` are what the looks leave to think all the same. `prob_inside` is a
+    half where nobody looked that way. `reading_mm` is the reading error used, one standard deviation, None where
+    nothing was read twice. `zone` is the target, mm inside; `in_zone` whether the eyes are in it, or too far in (right)
+    or out (left) by enough to matter; None where the school sets none.
     """
 
     takes: int
-    inside: Estimate
+    looked: int
+    looked_behind: int
+    inside: Estimate | None
     behind: Estimate | None
     wander: Estimate | None
     eye_line_deg: float | None
@@ -189,13 +167,17 @@ class EyePlace:
     """As marked last, inside and behind."""
     shoulders_deg: float | None = None
     """In the mirror, the mean of the looks that have them."""
+    open: Open | None = None
+    open_behind: Open | None = None
+    weighed: Estimate | None = None
+    weighed_behind: Estimate | None = None
 
     @property
     def side(self) -> Literal["inside", "outside", "over"]:
         """On which side of the line the eyes surely are; over it where that is not sure."""
         if sure_of(max(self.prob_inside, 1 - self.prob_inside)) != "clear":
             return "over"
-        return "inside" if self.inside.value > 0 else "outside"
+        return "inside" if self.prob_inside > 0.5 else "outside"
 
     @property
     def reading_doubt_mm(self) -> float | None:
@@ -208,7 +190,7 @@ def eye_place(
     hand: Hand,
     zone: tuple[float, float] | None,
     *,
-    sides: Sequence[SideLook] = (),
+    sides: Sequence[SideLook | OneWayLook] = (),
     reading_m: float | None = None,
 ) -> EyePlace | None:
     """Bias and spread of where the eyes are; None without a look.
@@ -216,38 +198,60 @@ def eye_place(
     Parameters
     ----------
     takes : looks with both eyes marked
-    sides : looks that tell the side only
+    sides : looks that tell a side only, or one way alone
     reading_m : standard deviation of one reading, where it was found out (`reading_error_m`)
     """
-    if not takes and not sides:
+    looks = (*takes, *sides)
+    if not looks:
         return None
-    shared = max((it.level_doubt_m for it in takes), default=0.0) * 1000
+    shared = max((it.level_doubt_m for it in looks if isinstance(it, Shown)), default=0.0) * 1000
     noise = 0.0 if reading_m is None else reading_m * 1000
 
-    def found(reads: list[Interval], prior: Prior) -> Posterior:
-        return posterior(reads, prior, lapse=0.0, noise=noise).blurred(shared)
+    def found(reads: list[Interval], prior: Prior) -> Posterior | None:
+        return posterior(reads, prior, lapse=0.0, noise=noise).blurred(shared) if reads else None
 
-    inside = found([it.inside_mm for it in (*takes, *sides)], INSIDE())
-    behind = found([it.behind_mm for it in takes], BEHIND()) if takes else None
-
+    in_reads, behind_reads = insides(looks), _behinds(looks)
+    inside, behind = found(in_reads, INSIDE()), found(behind_reads, BEHIND())
     turned = [it.shoulders_deg for it in takes if it.shoulders_deg is not None]
-
-    def estimate(quantile: Callable[[float], float]) -> Estimate:
-        return estimated(quantile)
-
+    across = estimated(inside.bias_quantile) if inside else None
+    along = estimated(behind.bias_quantile) if behind else None
+    open_, open_behind = _open(in_reads), _open(behind_reads)
     return EyePlace(
-        takes=len(takes) + len(sides),
-        inside=estimate(inside.bias_quantile),
-        behind=estimate(behind.bias_quantile) if behind else None,
-        wander=estimate(inside.spread_quantile) if len(takes) > 1 else None,
+        takes=len(looks),
+        looked=len(in_reads),
+        looked_behind=len(behind_reads),
+        inside=None if open_ else across,
+        behind=None if open_behind else along,
+        wander=estimated(inside.spread_quantile) if inside and len(takes) > 1 else None,
         eye_line_deg=sum(it.eye_line_deg(hand) for it in takes) / len(takes) if takes else None,
         reading_mm=noise or None,
-        prob_inside=inside.bias_above(0.0),
+        prob_inside=inside.bias_above(0.0) if inside else 0.5,
         zone=zone,
-        in_zone=None if zone is None else _in_zone(inside, zone),
+        in_zone=_in_zone(inside, zone) if inside and zone else None,
         nose_mm=next((it.nose_mm for it in reversed(takes) if it.nose_mm), None),
         shoulders_deg=sum(turned) / len(turned) if turned else None,
+        open=open_,
+        open_behind=open_behind,
+        weighed=across,
+        weighed_behind=along,
     )
+
+
+def insides(looks: Sequence[AnyLook]) -> list[Interval]:
+    """What the looks say across the line, mm inside."""
+    return [it.inside_mm for it in looks if it.inside_mm is not None]
+
+
+def _behinds(looks: Sequence[AnyLook]) -> list[Interval]:
+    told = (it.behind_mm for it in looks if isinstance(it, EyeTake | OneWayLook))
+    return [it for it in told if it is not None]
+
+
+def _open(reads: Sequence[Interval]) -> Open | None:
+    more, less = sum(math.isinf(it.high) for it in reads), sum(math.isinf(it.low) for it in reads)
+    if 2 * max(more, less) <= len(reads):
+        return None
+    return Open("more" if more > less else "less", max(more, less), len(reads))
 
 
 def _in_zone(inside: Posterior, zone: tuple[float, float]) -> Verdict:
@@ -257,10 +261,13 @@ def _in_zone(inside: Posterior, zone: tuple[float, float]) -> Verdict:
     return weigh(inside.bias_above(zone[1] + beyond), 1 - inside.bias_above(zone[0] - beyond), within)
 
 
-def eye_vial(takes: Sequence[EyeTake | SideLook], found: EyePlace | None, zone: tuple[float, float] | None) -> Vial:
-    """The vial of eyes inside (right of its middle) or outside (left), mm; its marks are the zone's edges."""
-    bubble = Bubble(found.inside, found.wander or Estimate(0.0, 0.0, 0.0)) if found else None
-    return vial([it.inside_mm for it in takes], bubble, zone_marks(zone), settled=True, unit="mm")
+def eye_vial(takes: Sequence[AnyLook], found: EyePlace | None, zone: tuple[float, float] | None) -> Vial:
+    """The vial of eyes inside (right of its middle) or outside (left), mm; its marks are the zone's edges. Where the
+    looks can't say how far, no bubble stands in it."""
+    bubble = None
+    if found and found.inside:
+        bubble = Bubble(found.inside, found.wander or Estimate(0.0, 0.0, 0.0))
+    return vial(insides(takes), bubble, zone_marks(zone), settled=True, unit="mm")
 
 
 def zone_marks(zone: tuple[float, float] | None) -> Window:

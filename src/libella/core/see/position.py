@@ -9,6 +9,8 @@ from ..measure.limits import Bounds, OutOfLimits
 from ..opinions.held import Opinion
 
 Lever = Literal["inside", "behind", "tilt", "chin", "distance", "ball"]
+Grade = Literal["", "bit", "much"]
+"""How far it is moved, as it is said; empty while nobody said."""
 Position = Mapping[Lever, float]
 """Levers moved, mm or degrees from the usual set-up; a lever that is not named stays."""
 
@@ -53,9 +55,17 @@ class LeverWords:
     def _held(self, of: Mapping[str, Opinion[dict[str, float]]], usual: float) -> float:
         return next((told for code, told in of[self.unit]().items() if _lever(code) is self), usual)
 
-    def way(self, *, plus: bool) -> str:
-        """What moving it one way is called."""
-        return self.plus if plus else self.minus
+    def way(self, *, plus: bool, grade: Grade = "") -> str:
+        """What moving it one way is called: "further in", "a bit further in", "chin tucked a lot"."""
+        words = self.plus if plus else self.minus
+        if not grade:
+            return words
+        for more in ("further", "closer"):
+            if more in words:
+                return words.replace(more, f"{'a bit' if grade == 'bit' else 'much'} {more}")
+        first, moved, rest = words.partition("tilted")
+        by = "a bit" if grade == "bit" else "a lot"
+        return f"{first}{moved} {by}{rest}" if moved else f"{words} {by}"
 
 
 LEVERS: Final[dict[Lever, LeverWords]] = {

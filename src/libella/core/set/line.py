@@ -46,6 +46,10 @@ class LaidLine:
             found.append("rig")
         return tuple(found)
 
+    def only_hole_moved(self, now: "LaidLine") -> bool:
+        """Only the hole was moved, along it: what lies there points where it pointed."""
+        return self.changes(now) == ("length",) and _same(self.start_deg, now.start_deg)
+
 
 def _same(one: float, other: float) -> bool:
     return math.isclose(one, other, rel_tol=0, abs_tol=_SAME)

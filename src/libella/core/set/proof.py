@@ -148,11 +148,14 @@ class Proof:
     def on(self, line: LaidLine) -> "Proof":
         """What it proves of a line: all of it where that is the line it was made on, else nothing.
 
-        The check of the rig alone outlives another length or slope, for the rig stands as it stood; what is known of
-        the instrument itself goes with the instrument.
+        A hole further or nearer on a straight line moves nothing of what was measured of that line. The check of the
+        rig alone outlives another length or slope, for the rig stands as it stood; what is known of the instrument
+        itself goes with the instrument.
         """
         gone = self.line.changes(line) if self.line else ()
         if not gone or (not self.is_proved and "rig" not in gone):
+            return self
+        if self.proves_line and self.line and self.line.only_hole_moved(line):
             return self
         if self.way == "rolled" and not {"length", "slope"} & set(gone):
             # The ground is as it was rolled, whatever stands on it and wherever the ball is sent.

@@ -31,6 +31,7 @@ class Note:
     low_word, high_word : of a size, the names of minus and plus
     table : which table tells of it: one of its own kind, how often each option, or the sizes read off
     needs_hole : it tells what became of the ball at the hole
+    needs_string : it is seen against a string over the line
     mirrors : its options lie side by side as seen from behind the ball, from a right-hander's near side to the far one
     outcome : it is found out at the putt; else it is how that was gone about, and no comparison asks after it
     measures : of what is laid, the quantity it shows; empty for what is noted of every putt
@@ -54,6 +55,7 @@ class Note:
     high_word: str = ""
     table: Literal["own", "counts", "sizes"] = "counts"
     needs_hole: bool = False
+    needs_string: bool = False
     told_by: tuple[str, ...] = ()
     mirrors: bool = False
     outcome: bool = True
@@ -69,12 +71,24 @@ class Note:
         return self.feet if units == "feet" and self.feet else (self.step, self.usual)
 
 
+OFF_STRING: Final = "off_string"
+"""Where the putter's mark was against a string over the line."""
 CONTACT: Final = "contact"
 """Tilted or lifted: which half of the head met what lies over it."""
 _SHORT: Final = ("short_left", "short", "short_right")
 _PAST: Final = ("past_left", "past", "past_right")
 _RAN_PAST: Final = Bounds(-5.0, 5.0, "m")
 _SWUNG_FEET: Final = (2 * INCH_M, tuple(it * INCH_M for it in (6, 8, 10, 12, 16, 20)))
+
+
+def _angle(name: str, label: str, question: str, *, most: float = 15.0, step: float = 0.1) -> Note:
+    """An angle to either side, which a sensor tells by the same name."""
+    bounds = Bounds(-most, most, "deg")
+    return Note(
+        label, question, bounds=bounds, step=step, low_word="left", high_word="right", table="sizes", told_by=(name,)
+    )
+
+
 NOTES: Final[dict[str, Note]] = {
     "felt": Note(
         "Felt start",
@@ -119,51 +133,23 @@ NOTES: Final[dict[str, Note]] = {
         {"inside": "inside", "neutral": "as meant", "outside": "outside"},
         mirrors=True,
     ),
-    "path_deg": Note(
-        "Path in degrees",
-        "Which way did the head travel, in degrees?",
-        bounds=Bounds(-15.0, 15.0, "deg"),
-        step=0.1,
-        low_word="left",
-        high_word="right",
-        table="sizes",
-        told_by=("path_deg",),
+    "path_deg": _angle("path_deg", "Path in degrees", "Which way did the head travel, in degrees?"),
+    "face_address_deg": _angle(
+        "face_address_deg", "Face at address", "Where did the face point at address, in degrees?"
     ),
-    "face_address_deg": Note(
-        "Face at address",
-        "Where did the face point at address, in degrees?",
-        bounds=Bounds(-15.0, 15.0, "deg"),
-        step=0.1,
-        low_word="left",
-        high_word="right",
-        table="sizes",
-        told_by=("face_address_deg",),
-    ),
-    "face_impact_deg": Note(
-        "Face at impact",
-        "Where did the face point at impact, in degrees?",
-        bounds=Bounds(-15.0, 15.0, "deg"),
-        step=0.1,
-        low_word="left",
-        high_word="right",
-        table="sizes",
-        told_by=("face_impact_deg",),
-    ),
+    "face_impact_deg": _angle("face_impact_deg", "Face at impact", "Where did the face point at impact, in degrees?"),
     "face_impact": Note(
         "Face at impact, by eye",
         "Where did the face point at impact, by eye?",
         {"left": "left", "square": "square", "right": "right"},
         told_by=("face_impact_deg",),
     ),
-    "rotation_deg": Note(
+    "rotation_deg": _angle(
+        "rotation_deg",
         "Face rotation",
         "How far did the face turn from the end of the backstroke to the ball, in degrees?",
-        bounds=Bounds(-90.0, 90.0, "deg"),
+        most=90.0,
         step=1.0,
-        low_word="left",
-        high_word="right",
-        table="sizes",
-        told_by=("rotation_deg",),
     ),
     "sensor_consistency": Note(
         "Sensor’s consistency",
@@ -183,6 +169,13 @@ NOTES: Final[dict[str, Note]] = {
         },
         alone="nothing",
         tells_touch=True,
+    ),
+    OFF_STRING: Note(
+        "Mark against the string",
+        "Where was the putter’s mark against the string?",
+        {"inside": "inside it", "on": "on it", "outside": "outside it"},
+        mirrors=True,
+        needs_string=True,
     ),
     CONTACT: Note(
         "Which half touched",

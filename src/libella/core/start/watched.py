@@ -11,7 +11,7 @@ from ..instruments.registry import instrument
 from ..instruments.scale import Scale
 from ..measure.interval import Interval
 from ..measure.limits import Bounds
-from .notes import NOTES, Note, When
+from .notes import NOTES, OFF_STRING, Note, When
 
 PREFIX: Final = "aid:"
 """Notes of aids are named by the aid's kind behind this."""
@@ -20,11 +20,15 @@ PREFIX: Final = "aid:"
 def watched(rig: Aid, aids: Iterable[Aid]) -> dict[str, Note]:
     """The notes that what is laid allows, by name: what each aid shows at a putt, or what touched it.
 
-    What the rig shows is the reading itself; only what touched it is a note.
+    What the rig shows is the reading itself; only what touched it is a note. Beside a string it can be seen on which
+    side of it the putter was.
     """
+    aids = tuple(aids)
     laid = [*([rig] if rig.touched else []), *aids]
     found = {PREFIX + it.about.kind: (it, _note(it)) for it in laid}
-    return {name: replace(note, measures=it.about.measures) for name, (it, note) in found.items() if note}
+    own = {name: replace(note, measures=it.about.measures) for name, (it, note) in found.items() if note}
+    strung = any(part == "string" for it in (rig, *aids) for part, _ in it.about.parts)
+    return own | ({OFF_STRING: NOTES[OFF_STRING]} if strung else {})
 
 
 def asks_contact(asks: Iterable[str], rig: Aid, aids: Iterable[Aid]) -> bool:

@@ -47,6 +47,7 @@ _SHARED: Final[Mapping[str, str]] = {
     "bands": "the bands by level and quantity, as the coach set them",
     "mapping": "how the columns of a file are read",
     "surface": "what was putted on",
+    "units": "of lengths on its papers: metric, or feet and inches",
     "green_speed_ft": "green speed on the ramp",
     "distance_m": "ball to the hole's centre",
     "past_m": "pace: how far past the hole a miss would run",

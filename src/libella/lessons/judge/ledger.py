@@ -19,7 +19,9 @@ from ...core.judge.ledger.factors import GUIDED, joined, levels_of
 from ...core.judge.ledger.place import Place
 from ...core.judge.ledger.putt import typed
 from ...core.measure.interval import Interval
+from ...core.see.eyes import Open
 from ...core.see.first_look import FirstLook
+from ...core.see.first_look import Place as LookedFrom
 from ...core.see.misled import sighting
 from ...core.see.position import LEVERS, Position, position_of
 from ...core.see.trial import open_to
@@ -226,30 +228,38 @@ def _moved(position: Position) -> str:
 def _eyes(it: SetUpEyes, taken: datetime, lesson_id: UUID, hand: Hand) -> Batch:
     assert it.found is not None
     found = it.found
-    fitted = {"eyes_inside": Fitted(found.inside, found.wander, found.takes)}
-    if found.behind is not None:
-        fitted["eyes_behind"] = Fitted(found.behind, None, len(it.looks))
+    fitted: dict[str, Fitted] = {}
+    if found.weighed is not None:
+        fitted["eyes_inside"] = _seen(found.weighed, found.wander, found.looked, found.open)
+    if found.weighed_behind is not None:
+        fitted["eyes_behind"] = _seen(found.weighed_behind, None, found.looked_behind, found.open_behind)
     if found.eye_line_deg is not None:
         fitted["eye_line"] = Fitted(normal(found.eye_line_deg, 1.0), None, len(it.looks))
     levels = levels_of({"set_up": it.name})
     return Batch(f"eyes:{it.name}", "see", day_of(taken), (), levels, it.name, str(lesson_id), fitted=fitted)
 
 
+def _seen(it: Estimate, wander: Estimate | None, looks: int, beyond: Open | None) -> Fitted:
+    if beyond is None:
+        return Fitted(it, wander, looks)
+    return Fitted(it, None, beyond.beyond, tells=False, open_side="right" if beyond.side == "more" else "left")
+
+
 def _first_looks(desk: Desk, lesson_id: UUID) -> Iterable[Batch]:
-    by_place: dict[str, list[tuple[str, FirstLook, datetime]]] = {}
+    by_place: dict[LookedFrom, list[tuple[str, FirstLook, datetime]]] = {}
     for row in first_looks(desk, lesson_id).taken:
         if row.voided:
             continue
         look = LOOK.read(row.raw)
-        lever = None if look.place.lever is None else LEVERS[look.place.lever]
-        place = "" if lever is None else lever.way(plus=look.place.way == "plus")
-        by_place.setdefault(place, []).append((str(row.id), look, row.taken_at))
+        by_place.setdefault(look.place, []).append((str(row.id), look, row.taken_at))
     for place, told in by_place.items():
         events = tuple(Event(id, {"first_look": look.looks}) for id, look, _ in told)
-        levels = levels_of({"set_up": place})
+        name = place.set_up
+        levels = levels_of({"set_up": name, "hole_side": "other" if place.other_side else ""})
         said = [look.playable for _, look, _ in told if look.playable is not None]
         last = said[-1] if said else None
-        yield Batch(f"first:{place}", "see", day_of(told[0][2]), events, levels, place, str(lesson_id), playable=last)
+        id = f"first:{name}{':other' if place.other_side else ''}"
+        yield Batch(id, "see", day_of(told[0][2]), events, levels, name, str(lesson_id), playable=last)
 
 
 def _entry(name: str, value: float | str) -> Interval | str:

@@ -118,9 +118,7 @@ def _first_look(desk: Desk, lesson_id: UUID, set_up: str, position: Position) ->
     wanted = set_up or (moved[0] if len(moved) == 1 else "")
     if not wanted:
         return None
-    here: list[Looks] = [
-        it.looks for it in looks if it.place.lever and LEVERS[it.place.lever].way(plus=it.place.way == "plus") == wanted
-    ]
+    here: list[Looks] = [it.looks for it in looks if it.place.set_up == wanted and not it.place.other_side]
     return (here[-1], here.count(here[-1])) if here else None
 
 

@@ -11,6 +11,7 @@ from sqlalchemy.dialects.postgresql import distinct_on
 from sqlalchemy.orm import Session
 
 from ...core.green.capture import GREEN_SPEED
+from ...core.measure.units import Units
 from ...core.set.floor import Surface
 from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingRow
 from ..desk.desk import Desk
@@ -32,6 +33,8 @@ class LessonEntry:
     started_at: datetime
     conditions: str = ""
     invented: bool = False
+    units: Units | None = None
+    """Of its papers; None: as they are, in metres where it is new."""
 
     def __post_init__(self) -> None:
         GREEN_SPEED.check("green_speed_ft", "green_speed_ft", self.green_speed_ft)
@@ -64,7 +67,7 @@ def golfer_in(desk: Desk, session: Session, lesson: LessonRow | KeptLesson) -> K
     return in_lesson(value_of(KeptGolfer, desk.get(session, GolferRow, lesson.golfer_id, "golfer")), lesson)
 
 
-_EDITED: Final = ("place", "surface", "green_speed_ft", "started_at", "conditions")
+_EDITED: Final = ("place", "surface", "green_speed_ft", "started_at", "conditions", "units")
 
 
 def keep_lesson(desk: Desk, id: UUID, entry: LessonEntry, seen: LessonEntry | None = None) -> KeptLesson:
@@ -77,13 +80,17 @@ def keep_lesson(desk: Desk, id: UUID, entry: LessonEntry, seen: LessonEntry | No
     """
     with desk.transaction() as session:
         golfer = desk.get(session, GolferRow, entry.golfer_id, "golfer")
-        row, new = desk.add(session, LessonRow, id, **asdict(entry), hand=golfer.hand)
+        told = asdict(entry) | {"units": entry.units or "metric"}
+        row, new = desk.add(session, LessonRow, id, **told, hand=golfer.hand)
         if not new:
             if row.golfer_id != entry.golfer_id:
                 raise Conflict("lesson_of_another")
             row = desk.get(session, LessonRow, id, "lesson", lock=True)
-            stands, told = ({name: getattr(it, name) for name in _EDITED} for it in (row, entry))
-            before = {} if seen is None else {name: getattr(seen, name) for name in _EDITED}
+            stands = {name: getattr(row, name) for name in _EDITED}
+            told, before = (
+                {name: said for name in _EDITED if (said := getattr(it, name, None)) is not None}
+                for it in (entry, seen)
+            )
             for name, said in merged(stands, told, before).items():
                 setattr(row, name, said)
         return value_of(KeptLesson, row)

@@ -19,6 +19,7 @@ from ...core.instruments.light_strip import USUAL_TURNS_M, Device, LightStrip
 from ...core.measure.limits import Bounds, OutOfLimits
 from ...core.schools.held import Schools
 from ...core.see.eyes import (
+    AnyLook,
     EyeMark,
     EyePlace,
     EyeTake,
@@ -28,7 +29,8 @@ from ...core.see.eyes import (
     mirror_scene,
     reading_error_m,
 )
-from ...core.see.side_look import SideLook, StringLook, StripLook
+from ...core.see.one_way import OneWayLook, Shown
+from ...core.see.side_look import StringLook, StripLook
 from ...core.set.tool_check import UNCHECKED, ToolZero
 from ...store.tables import EyeTakeRow, GolferRow, LessonRow
 from ..desk.desk import Desk
@@ -45,7 +47,6 @@ from ..values import KeptEyeTake, KeptGolfer, value_of, values_of
 
 EDGE = Bounds(-150.0, 150.0, "mm")
 MIRROR: Final = "ground_mirror"
-AnyLook = EyeTake | SideLook
 
 
 def _which_strip(kept: dict[str, Any]) -> dict[str, Any]:
@@ -231,7 +232,7 @@ def _by_tool(look: AnyLook, zeros: Mapping[str, ToolZero]) -> AnyLook:
         zero = zeros.get(f"strip_{look.device}", UNCHECKED)
         return replace(look, zero_m=zero.inside_m, doubt_m=zero.doubt_m)
     zero = zeros.get(MIRROR, UNCHECKED)
-    if not isinstance(look, EyeTake) or look.way != "mirror":
+    if not isinstance(look, EyeTake | OneWayLook) or look.way != "mirror":
         return look
     return replace(look, mirror_zero_m=(zero.inside_m, zero.behind_m), mirror_doubt_m=zero.doubt_m)
 
@@ -260,10 +261,10 @@ def _in_set_up(
 
 
 def _moved(here: SetUpEyes, before: SetUpEyes) -> Estimate | None:
-    now, was = here.found, before.found
+    now, was = (it.found.inside if it.found else None for it in (here, before))
     if now is None or was is None:
         return None
-    return normal(now.inside.value - was.inside.value, math.hypot(now.inside.sd, was.inside.sd))
+    return normal(now.value - was.value, math.hypot(now.sd, was.sd))
 
 
 def _by_two(errors: ReadingErrors, looks: Sequence[EyeTake]) -> float | None:
@@ -291,13 +292,13 @@ def _sizes(desk: Desk, session: Session, lesson_id: UUID, golfer_id: UUID, takes
         .limit(10)
     )
     ever = [look_of(value_of(KeptEyeTake, it)) for it in session.scalars(before)]
-    heights = [it.eye_height_m for it in ever if isinstance(it, EyeTake | StringLook)]
+    heights = [it.eye_height_m for it in ever if isinstance(it, Shown | StringLook)]
     height = next(iter(heights), None)
     if height is None:
         height = mirror["eye_height_m"] if "ground_mirror" in laid else usual.eye_height_m
         height = string["eye_height_m"] if "elevated_string" in laid else height
     here = [look_of(it) for it in takes if not it.voided]
-    read = next((it for it in reversed(here) if isinstance(it, EyeTake) and it.way == "mirror"), None)
+    read = next((it for it in reversed(here) if isinstance(it, Shown) and it.way == "mirror"), None)
     return LookSizes(
         eye_height_m=height,
         falls_in_percent=read.falls_in_percent if read else mirror["falls_in_percent"],

@@ -35,7 +35,8 @@ def keep_first_look(desk: Desk, id: UUID, lesson_id: UUID, look: FirstLook, take
         plan = laid_id_now(desk, session, lesson_id)
         row, new = desk.add(session, FirstLookRow, id, **told, raw=LOOK.keep(look), station_id=plan)
         before = LOOK.read(row.raw)
-        if (row.lesson_id, row.taken_at, before.place, before.looks) != (lesson_id, taken_at, look.place, look.looks):
+        told_before = (row.lesson_id, row.taken_at, before.place, before.looks, before.moved)
+        if told_before != (lesson_id, taken_at, look.place, look.looks, look.moved):
             raise KeptOtherwise("look")
         if not new:
             row.raw = LOOK.keep(look)

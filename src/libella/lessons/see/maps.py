@@ -46,7 +46,9 @@ def map_sheet(desk: Desk, lesson_id: UUID) -> MapSheet:
     found = perception_map([it.tried for it in same], looks_straight_matters())
     eyes = eye_sheet(desk, lesson_id)
     place = eyes.found
-    usual = None if place is None else (place.inside.value, place.behind.value if place.behind else 0.0)
+    usual = None
+    if place and place.inside:
+        usual = place.inside.value, place.behind.value if place.behind else 0.0
     as_usual = [it for it in same if it.tried.tells and not it.tried.position]
     return MapSheet(
         map=found,

@@ -55,9 +55,11 @@ class BlockEntry:
         """What is noted of every putt there; `OutOfLimits` for what can't be."""
         more = notes_laid(station)
         asks = checked_asks(self.asks, more)
-        without = [it for it in asks if not self.hole and it in NOTES and NOTES[it].needs_hole]
-        if without:
-            raise OutOfLimits("asks", "note_needs_hole", label=NOTES[without[0]].label)
+        for name, note in ((it, NOTES[it]) for it in asks if it in NOTES):
+            if note.needs_hole and not self.hole:
+                raise OutOfLimits("asks", "note_needs_hole", label=note.label)
+            if note.needs_string and name not in more:
+                raise OutOfLimits("asks", "note_needs_string", label=note.label)
         if not asks and not station.rig.reads_start:
             raise OutOfLimits("asks", "nothing_watched")
         if CONTACT not in asks and asks_contact(asks, station.rig, station.aids):

@@ -50,7 +50,14 @@ def _lesson(desk: Desk, session: Session, golfer_id: UUID, before: KeptLesson, a
     )
     if found is None:
         entry = LessonEntry(
-            golfer_id, before.place, before.surface, before.green_speed_ft, at, before.conditions, before.invented
+            golfer_id,
+            before.place,
+            before.surface,
+            before.green_speed_ft,
+            at,
+            before.conditions,
+            before.invented,
+            before.units,
         )
         hand = desk.get(session, GolferRow, golfer_id, "golfer").hand
         found, _ = desk.add(session, LessonRow, uuid6.uuid7(), **asdict(entry), hand=hand)

@@ -22,7 +22,7 @@ from .people import (
 )
 from .see import KeptEyeTake, KeptFirstLook, KeptSightTest, KeptSightTrial
 from .sensors import KeptSensor, KeptSensorZero, KeptStroke
-from .set import KeptSavedStation, KeptSecondReading, KeptStation, KeptToolCheck, Laid
+from .set import KeptCorrection, KeptSavedStation, KeptSecondReading, KeptStation, KeptToolCheck, Laid
 from .stand import KeptSetUp
 from .start import KeptBlock, KeptComparison, KeptReading
 from .studio import KeptStudio
@@ -35,6 +35,7 @@ __all__ = [
     "KeptChange",
     "KeptComparison",
     "KeptConsent",
+    "KeptCorrection",
     "KeptDeed",
     "KeptDrill",
     "KeptDrillRun",

@@ -7,6 +7,7 @@ from typing import Any
 from uuid import UUID
 
 from ...core.golfer.hand import Hand
+from ...core.measure.units import Units
 from ...core.set.floor import Surface
 
 
@@ -22,6 +23,8 @@ class KeptLesson:
     surface: Surface
     green_speed_ft: float
     conditions: str
+    units: Units
+    """Units of lengths on its papers."""
     started_at: datetime
     ended_at: datetime | None
     voided_at: datetime | None

@@ -56,6 +56,19 @@ class KeptSavedStation(Laid):
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class KeptCorrection:
+    """Sizes of a plan that were put right after something was read with them: as they stood, and as they stand."""
+
+    id: UUID
+    lesson_id: UUID
+    station_id: UUID
+    before: Mapping[str, Any]
+    after: Mapping[str, Any]
+    why: str
+    made_at: datetime
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class KeptToolCheck:
     """An instrument checked by itself."""
 

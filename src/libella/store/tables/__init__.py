@@ -32,7 +32,7 @@ from .people import (
 )
 from .see import EyeTakeRow, FirstLookRow, SightTestRow, SightTrialRow
 from .sensors import PairingTryRow, SensorRow, SensorZeroRow, StrokeRow, StrokeTapRow
-from .set import LaidColumns, SavedStationRow, SecondReadingRow, StationRow, ToolCheckRow
+from .set import CorrectionRow, LaidColumns, SavedStationRow, SecondReadingRow, StationRow, ToolCheckRow
 from .stand import SetUpRow
 from .start import BlockRow, ComparisonRow, ReadingMarkRow, ReadingRow
 from .studio import StudioRow
@@ -47,6 +47,7 @@ __all__ = [
     "ColumnMapRow",
     "ComparisonRow",
     "ConsentRow",
+    "CorrectionRow",
     "DeedRow",
     "DrillRow",
     "DrillRunRow",

@@ -14,6 +14,7 @@ from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.golfer.hand import Hand
+from ...core.measure.units import Units
 from ...core.set.floor import Surface
 from .base import Stored, in_words
 
@@ -30,6 +31,8 @@ class LessonRow(Stored):
     surface: Mapped[Surface] = mapped_column(String)
     green_speed_ft: Mapped[float]
     conditions: Mapped[str]
+    units: Mapped[Units] = mapped_column(String, server_default=text("'metric'"))
+    """Units of lengths on its papers; a screen has those of whoever reads it."""
     started_at: Mapped[datetime]
     ended_at: Mapped[datetime | None]
     voided_at: Mapped[datetime | None]

@@ -80,6 +80,32 @@ class SavedStationRow(LaidColumns, Stored):
     )
 
 
+class CorrectionRow(Stored):
+    """Sizes of a plan that were entered wrong, put right after something was read with them."""
+
+    __tablename__ = "correction"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID]
+    station_id: Mapped[UUID]
+    before: Mapped[dict[str, Any]]
+    """As they stood: the rig's sizes, and the aids with theirs."""
+    after: Mapped[dict[str, Any]]
+    """As they stand since."""
+    why: Mapped[str]
+    """What was wrong, in the coach's words."""
+    made_at: Mapped[datetime]
+    """When they were put right."""
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
+        ForeignKeyConstraint(["studio_id", "station_id"], ["station.studio_id", "station.id"]),
+        Index(None, "studio_id", "lesson_id", "made_at"),
+        Index(None, "studio_id", "station_id"),
+    )
+
+
 class ToolCheckRow(Voidable):
     """An instrument checked by itself; see `core.set.tool_check`. The newest of its kind in a lesson counts."""
 

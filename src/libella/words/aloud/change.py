@@ -6,8 +6,9 @@ from typing import Final, get_args
 
 from ...core.certainty.estimate import Estimate, normal
 from ...core.certainty.verdict import Verdict
+from ...core.change.about import AboutAnswer
 from ...core.change.answer import Answer, Seen
-from ...core.change.complaint import FELT, MISSES, WANTS, Complaint
+from ...core.change.complaint import ABOUT_IN, FELT, MISSES, WANTS, Complaint
 from ...core.change.drills import drills
 from ...core.change.made import Carried, Carries, MadeAt
 from ...core.change.pace_table import LeaveAt, PaceTable
@@ -31,6 +32,7 @@ from ...core.measure.side import Side
 from ...core.measure.window import Window
 from ...core.start.turns import NOTICED
 from ..change import chance, change, complaint, course, kit, left, practice
+from ..change.about import about_said, apart_said, each_said
 from ..change.kit import FIELDS
 from ..judge.findings import cause_said
 from .claims import comparisons, gone_together, growths, levels_read, paces
@@ -47,6 +49,7 @@ def change_aloud(it: Reading) -> None:
     lengths = ((2.0, None), (None, 3.0), (2.0, 4.0), (2.5, 2.5))
     came += [Complaint(("right", "short"), first, last, trust=2, said="I push them.") for first, last in lengths]
     came += [Complaint(), Complaint(from_m=3.0), Complaint(felt="pace")]
+    came += [Complaint(about=(one,)) for one in ABOUT_IN]
     for one in came:
         it.say("change", complaint.complaint_said, one, it.units)
     start = next(one for one in levels_read() if one.quantity.name == "start" and one.beyond is None)
@@ -67,6 +70,7 @@ def change_aloud(it: Reading) -> None:
             it.say("change", complaint.answer_said, told, head, it.hand, it.units)
     told = Answer(Complaint(("left",)), "open", None, None, (), (), None, None, (start, start))
     it.say("change", complaint.answer_said, told, head, it.hand, it.units)
+    _about_aloud(it, head)
     own = [Chosen("Grip down", "", kind, "line") for kind in KINDS]
     it.say("change", change.retest_due_said, own[0])
     for some in ((), *((one,) for one in own), own[:2], own[:3]):
@@ -81,6 +85,16 @@ def change_aloud(it: Reading) -> None:
         it.say("change", change.retest_said, question)
         for one, beside in product(tested_of(question), ((), ("wide base",))):
             it.say("change", change.standing_said, one, question, beside)
+
+
+def _about_aloud(it: Reading, head: str) -> None:
+    apart = tuple(Differs(one, *one.named[0]) for one in comparisons() if one.named)[:1]
+    read = tuple(one for one in levels_read() if one.quantity.name in ("strike", "roll"))[:1]
+    it.say("change", apart_said, apart, head, it.hand, it.units)
+    it.say("change", each_said, read, it.hand, it.units)
+    for about, seen, differs in product(ABOUT_IN, _SEEN, ((), apart)):
+        one = AboutAnswer(about, seen, () if seen == "unread" else read, differs)
+        it.say("change", about_said, one, head, it.hand, it.units)
 
 
 def course_aloud(it: Reading) -> None:

@@ -105,7 +105,7 @@ def levels_read() -> tuple[Level, ...]:
         Interval(0.0, math.inf), Interval(-math.inf, 0.0), Interval(0.3, 0.4), Interval(-0.6, -0.5),
     )]  # fmt: skip
     found += [level_of([_felt(n, felt)], "feels_straight", (), BY) for n, felt in product((4, 12), ("left", "mixed"))]
-    found += [level_of([it], "looks_straight", (), BY) for it in _seen()]
+    found += [level_of([it], name, (), BY) for it in _seen() for name in it.fitted]
     return tuple(it for it in found if it is not None)
 
 
@@ -125,6 +125,9 @@ def _seen() -> Iterator[Batch]:
     for n, tells, side in product((5, 12), (True, False), ("neither", "left")):
         it = Fitted(normal(1.1, 0.3), normal(0.8, 0.2), n, tells, side)
         yield Batch(f"{n}{tells}{side}", "see", 0.0, (), fitted={"looks_straight": it})
+    for side in ("left", "right"):
+        eyes = Fitted(normal(30.0, 25.0), None, 3, tells=False, open_side=side)
+        yield Batch(f"eyes{side}", "see", 0.0, (), fitted={"eyes_inside": eyes, "eyes_behind": eyes})
 
 
 @cache

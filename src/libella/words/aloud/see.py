@@ -1,6 +1,7 @@
 """What is said under See."""
 
 from collections.abc import Iterator
+from dataclasses import replace
 from functools import cache
 from itertools import product
 from typing import Any, get_args
@@ -11,10 +12,11 @@ from ...core.certainty.estimate import Estimate
 from ...core.keep.quick_check import Kept, drifts
 from ...core.measure.interval import Interval
 from ...core.see.eyes import EyeMark, EyeTake, eye_place
-from ...core.see.first_look import FirstLook, Place, Way, first_seen
+from ...core.see.first_look import PLACES, FirstLook, first_seen
 from ...core.see.map import PerceptionMap, Tried, perception_map
 from ...core.see.map_explained import MapExplained, map_explained
 from ...core.see.method import Eyes, Glasses, LooksStraight, Toward, Trace, by_directions
+from ...core.see.one_way import SIZED, OneWayLook, Told
 from ...core.see.position import LEVERS, Position
 from ...core.see.side_look import StringLook
 from ...core.see.trial import Looks, Trial
@@ -108,8 +110,7 @@ def see_aloud(it: Reading) -> None:
 
 
 def _first_aloud(it: Reading) -> None:
-    places = [Place(), *(Place(lever, way) for lever in LEVERS for way in get_args(Way))]
-    for place in places:
+    for place in (*PLACES, *(replace(it, other_side=True) for it in PLACES)):
         it.say("see", place_words, place)
         it.say("see", first_words, first_seen([]))
         for looks, playable in product(get_args(Looks), (None, True, False)):
@@ -132,8 +133,12 @@ def _eyes_aloud(it: Reading) -> None:
                 it.say("see", eye_words, place, it.units)
                 if place is not None:
                     it.say("see", eye_brief, place, it.units)
-    for sides in ([StringLook("splits")], [StringLook("off", "inside")]):
-        it.say("see", eye_words, eye_place([], it.hand, (5, 40), sides=sides), it.units)
+    one_way = [OneWayLook(told) for told in get_args(Told)] + [OneWayLook(told, 0.03) for told in SIZED]
+    for sides in ([StringLook("splits")], [StringLook("off", "inside")], *([look] for look in one_way)):
+        place = eye_place([], it.hand, (5, 40), sides=sides)
+        it.say("see", eye_words, place, it.units)
+        if place is not None:
+            it.say("see", eye_brief, place, it.units)
     for turned, behind in ((0.01, 0.05), (-0.01, -0.05)):
         took = EyeTake(EyeMark(0.02 + turned, behind - 0.032), EyeMark(0.02, behind + 0.032))
         it.say("see", eye_words, eye_place([took] * 2, it.hand, (5, 40)), it.units)

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 from dataclasses import replace
+from datetime import date
 from itertools import product
 from typing import get_args
 
@@ -22,6 +23,7 @@ from ...core.set.string_fit import string_fit
 from ...core.set.tool_check import ToolCheck, ToolZero
 from ..set.briefing import allows, breaks, tape_list, trust
 from ..set.conditions import ConditionTold, conditions_said
+from ..set.correction import NOTHING_READ, again_words, put_right_words, sizes_words, superseded_words
 from ..set.green import falls_words, read_words, slope_words
 from ..set.objections import objection_words
 from ..set.proof import proof_words
@@ -73,8 +75,25 @@ def _odd() -> Iterator[Aid]:
                     continue
 
 
+def corrections_aloud(it: Reading) -> None:
+    """Sizes that were entered wrong, of every instrument."""
+    for aid in _odd():
+        usual = lay(aid.about.kind, {})
+        for before, after in ((usual, aid), (aid, usual)):
+            it.say("set", sizes_words, before, after, it.units)
+            if sizes := sizes_words(before, after, it.units):
+                it.say("set", superseded_words, date(2026, 3, 9), sizes)
+    for after in ("So far at least 2.6° right.", "Right, likely."):
+        it.say("set", again_words, "as usual", 1, "Right, likely.", after)
+    it.note("set", "nothing_read", [NOTHING_READ])
+    for station in stations(it.units):
+        usual = replace(station, rig=lay(station.rig.about.kind, {}))
+        it.say("set", put_right_words, station, usual, it.units)
+
+
 def set_aloud(it: Reading) -> None:
     second_readers_aloud(it)
+    corrections_aloud(it)
     for station in stations(it.units):
         it.say("set", station_words, station, it.units)
         other = replace(station, putt=replace(station.putt, distance_m=station.putt.distance_m + 1))

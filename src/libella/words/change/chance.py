@@ -8,7 +8,7 @@ from ...core.course.golf_round import Left
 from ...core.course.outlook import Outlook, Parts, Where
 from ...core.green.capture import Capture
 from ...core.measure.constants import FOOT_M
-from ...core.measure.units import Units, tape
+from ...core.measure.units import Units, roughly
 from ..shared.certainty import WORDS
 from ..shared.counts import counted
 
@@ -77,8 +77,8 @@ def worth_said(it: Outlook, change: str) -> str:
 
 def left_said(it: Left, units: Units) -> str:
     """How far off a miss ends."""
-    near, far = tape(round(it.near_m, 2), units), tape(round(it.far_m, 2), units)
-    return f"A miss from {_length(it.length_m, units)} ends {tape(round(it.median_m, 2), units)} off ({near} to {far})."
+    near, far = roughly(it.near_m, units), roughly(it.far_m, units)
+    return f"A miss from {_length(it.length_m, units)} ends {roughly(it.median_m, units)} off ({near} to {far})."
 
 
 def parts_said(it: Parts, units: Units) -> str:

@@ -1,6 +1,5 @@
 """What the golfer came with, and what the lesson answers, in words."""
 
-from collections.abc import Sequence
 from typing import Final
 
 from ...core.change.answer import Answer, Look
@@ -8,17 +7,16 @@ from ...core.change.complaint import Complaint, Felt, Miss, Want
 from ...core.golfer.hand import Hand
 from ...core.golfer.limits import Glasses, Limit
 from ...core.judge.claims.growth import Growth
-from ...core.judge.claims.reads import Claim
 from ...core.judge.findings.next_check import Check
 from ...core.measure.units import Units, degrees, tape
-from ..judge.chosen import chosen_said
-from ..judge.claims import call_said, headed, level_said, reads_said
+from ..judge.claims import call_said, headed, level_said
 from ..judge.findings import cause_said
 from ..judge.lesson import check_said
 from ..judge.putts import growth_said, pace_said
 from ..judge.together import together_said
 from ..shared.counts import listed
 from ..shared.inside import inside
+from .about import ABOUT_ASKED, about_said, apart_said, each_said
 
 MISS_NAMES: Final[dict[Miss, str]] = {
     "left": "◂ Left",
@@ -91,7 +89,8 @@ def complaint_said(it: Complaint, units: Units) -> str:
     parts: list[str] = []
     if it.misses:
         parts.append(listed([_DONE[one] for one in it.misses]) + _lengths(it, units))
-    elif it.from_m is not None or it.to_m is not None:
+    parts += [ABOUT_ASKED[one] for one in it.about]
+    if not it.misses and (it.from_m is not None or it.to_m is not None):
         parts.append(f"miss{_lengths(it, units)}")
     if it.felt:
         parts.append(f"feel it is {inside(FELT_NAMES[it.felt])}")
@@ -115,6 +114,7 @@ def answer_said(it: Answer, headline: str, hand: Hand, units: Units) -> list[str
     is what was felt, and what nobody looked at. `headline`: what the lesson says first."""
     said = [_line(it, headline, hand, units), _pace(it, headline, units), headline]
     said += [cause_said(one, hand, units) for one in it.named]
+    said += [about_said(one, headline, hand, units) for one in it.about]
     said += [_felt(it, headline, hand, units), _unseen(it)]
     return [one for one in dict.fromkeys(said) if one]
 
@@ -134,7 +134,7 @@ def _line(it: Answer, headline: str, hand: Hand, units: Units) -> str:
     level = it.start
     if level is None or not level.enough:
         # In several ways and none of them as usual: each is told by itself.
-        return " ".join(["Whether it is so, can't be told yet.", *_said_of(it.starts, hand, units)])
+        return " ".join(["Whether it is so, can't be told yet.", *each_said(it.starts, hand, units)])
     if not level.is_sized:
         where = f"starts {inside(level_said(level, hand, units)).removesuffix('.')}"
     else:
@@ -185,8 +185,8 @@ def _felt(it: Answer, headline: str, hand: Hand, units: Units) -> str:
     if felt is None or it.felt is None:
         return ""
     name = inside(FELT_NAMES[felt])
-    apart = [said for one in it.felt_apart if (said := chosen_said(one, hand, units)).lower() not in headline.lower()]
-    read = [] if apart else _said_of(it.felt_read, hand, units)
+    apart = apart_said(it.felt_apart, headline, hand, units)
+    read = [] if apart else each_said(it.felt_read, hand, units)
     match it.felt:
         case "as_said":
             joined = [together_said(one, hand) for one in it.felt_with]
@@ -197,11 +197,6 @@ def _felt(it: Answer, headline: str, hand: Hand, units: Units) -> str:
             return f"You felt {name}: nobody looked there yet."
         case _:
             return " ".join([f"You felt {name}: can't tell yet.", *read])
-
-
-def _said_of(some: Sequence[Claim], hand: Hand, units: Units) -> list[str]:
-    """What was read of it, with what it is: "Strike: towards the heel 8 of 10, clear." """
-    return [f"{name}: {inside(said)}" for name, said in reads_said(some, hand, units)]
 
 
 def _unseen(it: Answer) -> str:

@@ -9,7 +9,7 @@ from ...core.change.pace_table import LEAVE_M, WITHIN, LeaveAt, PaceTable
 from ...core.estimate.shares import Share
 from ...core.golfer.golf_round import RoundTold
 from ...core.measure.constants import FOOT_M
-from ...core.measure.units import Units, tape
+from ...core.measure.units import Units, roughly, tape
 from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
 
@@ -81,8 +81,8 @@ def leave_said(it: LeaveAt, units: Units) -> str:
     near = f"{it.near} of {it.of} within {tape(LEAVE_M(), units)}"
     median = ""
     if it.left is not None:
-        low, high = tape(it.left.low, units), tape(it.left.high, units)
-        median = f"; half of what missed within {tape(it.left.value, units)} ({low} to {high})"
+        low, high = roughly(it.left.low, units), roughly(it.left.high, units)
+        median = f"; half of what missed within {roughly(it.left.value, units)} ({low} to {high})"
     return f"From {_length(it.length_m, units)}: {near}{median}."
 
 
@@ -99,7 +99,7 @@ def row_said(row: tuple[float, float], units: Units) -> str:
     """How far back for what roll."""
     roll, back = row
     # A thumb's breadth is as fine as a backstroke is seen.
-    return f"{tape(roll, units)}: {tape(round(back, 2), units)} back"
+    return f"{tape(roll, units)}: {roughly(back, units)} back"
 
 
 def helpless_said(runs: Sequence[Share]) -> str:

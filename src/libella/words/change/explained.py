@@ -10,7 +10,7 @@ from ...core.golfer.hand import Hand
 from ...core.judge.explained.line import LineExplained
 from ...core.judge.golfers_line import GolfersLine, Stepped
 from ...core.judge.share_line import ShareLine
-from ...core.measure.units import Units, tape
+from ...core.measure.units import Units, roughly, tape
 from ...core.start.turns import Outcome
 from ..judge.claims import category_name, side_name, sized
 from ..judge.explained.claim import plain, rule_said
@@ -118,7 +118,7 @@ def outlook_opened(it: OutlookExplained, starts: int, units: Units) -> OpenedWor
     found, at = it.outlook, tape(AT_M, units)
     reads = f"from {counted(found.reads, 'read')}" if found.reads else "an opinion"
     rolls = f"from {counted(found.finishes, 'putt')}" if found.finishes else "an opinion"
-    near = tape(round(it.spread_m + it.grows * AT_M, 2), units)
+    near = roughly(it.spread_m + it.grows * AT_M, units)
     opened = OpenedWords(
         name="What to expect",
         says=chance.chances_said(found, units),
@@ -129,7 +129,7 @@ def outlook_opened(it: OutlookExplained, starts: int, units: Units) -> OpenedWor
             f"Starts: {it.bias.value:.2f}° ({it.bias.low:.2f}° to {it.bias.high:.2f}°), right positive, as the "
             f"golfer’s line has them; scatter {it.spread.value:.2f}° ({it.spread.low:.2f}° to {it.spread.high:.2f}°).",
             f"Every read lies off by {found.read_deg:.2f}°, one standard deviation: {reads}.",
-            f"Putts run {tape(round(it.past_m, 2), units)} past the hole, and from {at} they end within {near} of "
+            f"Putts run {roughly(it.past_m, units)} past the hole, and from {at} they end within {near} of "
             f"that, one standard deviation: {rolls}.",
             "A putt is holed where it starts within what the hole takes at the pace it comes with; over all paces and "
             "starts that is the chance.",

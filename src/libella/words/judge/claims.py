@@ -12,7 +12,7 @@ from ...core.judge.claims.level import FEWEST, FEWEST_FELT, Level
 from ...core.judge.claims.share import ShareOf
 from ...core.judge.ledger.factors import Factor, Levels
 from ...core.judge.ledger.quantity import Quantity
-from ...core.measure.units import Units, about, degrees, tape
+from ...core.measure.units import Units, about, degrees, roughly, tape
 from ...core.stand.set_up import ENTRIES
 from ...core.start.notes import NOTES
 from ...core.start.stroke import MEASURES
@@ -147,7 +147,7 @@ def size_said(it: Quantity, value: float, doubt: float, units: Units) -> str:
         case "mm":
             return about(abs(value) / 1000, doubt / 1000, units)
         case "m":
-            return tape(round(abs(value), 2), units)
+            return roughly(value, units)
         case "%":
             return f"{abs(value):.0f} %"
         case _:
@@ -197,7 +197,7 @@ def level_said(it: Level, hand: Hand, units: Units) -> str:
     if it.raw is not None and it.count < FEWEST:
         return f"{counted(it.count, event)} read, needs {fewest}."
     if it.raw is None and it.vial.bubble_at is None:
-        return _untold(it, event, fewest)
+        return _untold(it, event, fewest, hand)
     if isinstance(it.kind, Split):
         return f"{_split(it, it.kind, hand, units)}."
     if it.beyond is not None:
@@ -228,7 +228,7 @@ def against_plan(it: Level, units: Units) -> str:
     if it.as_weighed:
         return "as planned"
     by = it.bias.value - it.against
-    return f"{tape(round(abs(by), 2), units)} {'more' if by > 0 else 'less'} than planned"
+    return f"{roughly(by, units)} {'more' if by > 0 else 'less'} than planned"
 
 
 def spread_said(it: Level, units: Units) -> str:
@@ -296,8 +296,11 @@ def _split(it: Level, kind: Split, hand: Hand, units: Units) -> str:
     return f"{told[0].upper()}{told[1:]}{edge}: how far, these readings can't say"
 
 
-def _untold(it: Level, event: str, fewest: int) -> str:
+def _untold(it: Level, event: str, fewest: int, hand: Hand) -> str:
     answers = counted(it.count, event)
+    if it.beyond is not None and it.quantity.event == "look":
+        side = side_name(it.quantity, 1.0 if it.beyond.side == "right" else -1.0, hand)
+        return f"{side[0].upper()}{side[1:]} in {answers}; how far was not read."
     if it.beyond is not None:
         return f"{answers}, all alike: it lies further {it.beyond.side}, how far can't be said."
     if it.count < fewest:

@@ -9,7 +9,7 @@ from ...core.judge.claims.level import FEWEST
 from ...core.judge.claims.pace import Pace
 from ...core.measure.constants import FOOT_M
 from ...core.measure.side import Side, side_of
-from ...core.measure.units import Units, tape
+from ...core.measure.units import Units, roughly, tape
 from ...core.start.notes import NOTES, Notes
 from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
@@ -95,11 +95,11 @@ def _finished(it: Pace, units: Units) -> str:
 
 def _range(it: Pace, units: Units) -> str:
     if it.beyond_m is not None:
-        far = f"more than {tape(round(it.beyond_m, 2), units)}"
-        return f", by {far}" if it.nearest_m is None else f", by {tape(round(it.nearest_m, 2), units)} to {far}"
+        far = f"more than {roughly(it.beyond_m, units)}"
+        return f", by {far}" if it.nearest_m is None else f", by {roughly(it.nearest_m, units)} to {far}"
     if it.nearest_m is None or it.farthest_m is None:
         return ""
-    near, far = tape(round(it.nearest_m, 2), units), tape(round(it.farthest_m, 2), units)
+    near, far = roughly(it.nearest_m, units), roughly(it.farthest_m, units)
     return f", by {near}" if near == far else f", by {near} to {far}"
 
 

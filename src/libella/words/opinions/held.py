@@ -74,6 +74,8 @@ OPINIONS: Final[tuple[Said, ...]] = (
     Said("see", "eyes_prior", "Where eyes are beside the line before any look"),
     Said("see", "eyes_behind_prior", "Where eyes are behind the ball before any look"),
     Said("see", "body_prior", "Where the line of the eyes lies before any look"),
+    Said("see", "putter_line_height", "How high the line on a putter is seen"),
+    Said("see", "string_splits", "A string so near to a line on ball or putter splits it"),
     Said("see", "body_turned", "From where a body line counts as turned"),
     Said("see", "body_repeated", "So many set-ups alike repeat"),
     Said("start", "start_prior", "Where starts lie before any was read"),

@@ -6,9 +6,11 @@ from ...core.certainty.estimate import Estimate
 from ...core.certainty.verdict import Verdict
 from ...core.measure.side import side_of
 from ...core.measure.units import Units, about, degrees, rounds_to_nothing
-from ...core.see.eyes import EyePlace
+from ...core.see.eyes import EyePlace, Open
 
 NOBODY_LOOKED: Final = "Nobody looked yet."
+_SIDES: Final = {"more": "inside", "less": "outside"}
+_BEHIND: Final = {"more": "behind", "less": "ahead"}
 
 
 def eye_words(found: EyePlace | None, units: Units) -> tuple[str, ...]:
@@ -29,10 +31,23 @@ def eye_words(found: EyePlace | None, units: Units) -> tuple[str, ...]:
 
 def eye_brief(found: EyePlace, units: Units) -> str:
     """Where the eyes are, in a narrow run sheet: "37 mm in"."""
+    if found.open is not None:
+        return _SIDES[found.open.side]
+    if found.inside is None:
+        return _behind_brief(found, units)
     if found.side == "over":
         return "over it"
     size = about(found.inside.value / 1000, found.inside.doubt / 1000, units)
     return f"{size.replace(' in', '″')} {found.side.removesuffix('side')}"
+
+
+def _behind_brief(found: EyePlace, units: Units) -> str:
+    if found.behind is None:
+        return _BEHIND[found.open_behind.side] if found.open_behind else ""
+    size = about(found.behind.value / 1000, found.behind.doubt / 1000, units)
+    if rounds_to_nothing(found.behind.value / 1000, found.behind.doubt / 1000, units):
+        return "level"
+    return f"{size.replace(' in', '″')} {'back' if found.behind.value > 0 else 'ahead'}"
 
 
 def moved_words(it: Estimate, before: str, units: Units) -> str:
@@ -48,6 +63,10 @@ def moved_words(it: Estimate, before: str, units: Units) -> str:
 
 def _inside(found: EyePlace, units: Units) -> str:
     inside = found.inside
+    if found.open is not None:
+        return f"Eyes {_SIDES[found.open.side]} the line{_in_looks(found.open)}; how far was not read."
+    if inside is None:
+        return "Inside or outside the line was not looked at."
     size = about(inside.value / 1000, inside.doubt / 1000, units)
     return {
         "over": f"Over the line, as far as this tells (± {about(inside.doubt / 1000, 0.0, units)}).",
@@ -56,10 +75,17 @@ def _inside(found: EyePlace, units: Units) -> str:
     }[found.side]
 
 
+def _in_looks(it: Open) -> str:
+    return f" in {it.beyond} of {it.looks} looks" if it.looks > 1 else ""
+
+
 def _behind(found: EyePlace, units: Units) -> str:
     behind = found.behind
+    if found.open_behind is not None:
+        side = {"more": "behind", "less": "ahead of"}[found.open_behind.side]
+        return f"Eyes {side} the ball's centre{_in_looks(found.open_behind)}; how far was not read."
     if behind is None:
-        return "Only the side was looked at: behind or ahead is not known."
+        return "Behind or ahead of the ball was not looked at."
     size = about(behind.value / 1000, behind.doubt / 1000, units)
     if rounds_to_nothing(behind.value / 1000, behind.doubt / 1000, units):
         return f"Level with the ball's centre, as far as this tells ({size})."

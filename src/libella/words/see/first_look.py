@@ -3,7 +3,7 @@
 from typing import Final
 
 from ...core.see.first_look import FirstSeen, Looked, Place
-from ...core.see.position import LEVERS, Lever
+from ...core.see.position import Lever
 from ...core.see.trial import Looks
 
 _USUAL: Final[dict[Looks, str]] = {
@@ -11,15 +11,18 @@ _USUAL: Final[dict[Looks, str]] = {
     "straight": "From the usual place a true line looks straight",
     "right": "From the usual place a true line looks right",
 }
+_OTHER_SIDE: Final[dict[Looks, str]] = {
+    "left": "From the other side of the hole it looks left",
+    "straight": "From the other side of the hole it looks straight",
+    "right": "From the other side of the hole it looks right",
+}
 NOT_ASKED: Final = "Lay the rod true, and ask how it looks from the usual place."
 
 
 def place_words(it: Place) -> str:
     """A place as it is chosen: "chin tucked", "as usual"."""
-    if it.lever is None:
-        return "as usual"
-    about = LEVERS[it.lever]
-    return about.way(plus=it.way == "plus")
+    place = it.set_up or "as usual"
+    return f"{place}, from the other side of the hole" if it.other_side else place
 
 
 _WITH: Final[dict[Lever, str]] = {
@@ -34,7 +37,8 @@ _WITH: Final[dict[Lever, str]] = {
 
 def _with_place(it: Place) -> str:
     """A place within a sentence: "with the eyes further in"."""
-    return f"with {_WITH[it.lever].format(place_words(it))}" if it.lever else "from the usual place"
+    place = f"with {_WITH[it.lever].format(it.set_up)}" if it.lever else "from the usual place"
+    return f"{place}, on the other side of the hole," if it.other_side else place
 
 
 def first_brief(it: FirstSeen) -> str:
@@ -52,6 +56,8 @@ def first_words(it: FirstSeen) -> tuple[str, ...]:
         said.append(NOT_ASKED)
     elif it.usual.looks is not None:
         said.append(f"{_USUAL[it.usual.looks]}{_of(it.usual)}.")
+    if it.other_side is not None and it.other_side.looks is not None:
+        said.append(f"{_OTHER_SIDE[it.other_side.looks]}{_of(it.other_side)}.")
     for one in it.straight:
         it_looks = f"{_begun(one.place)} it looks straight{_of(one)}"
         said.append(f"{it_looks}, but it can't be played from there." if one.playable is False else f"{it_looks}.")

@@ -11,8 +11,14 @@ REFUSALS: Final[dict[str, Template]] = {
     ),
     "eyes_other_way_round": (
         "The lead eye is the one nearer the hole; the marks are the other way round.",
-        "less behind than the trail eye",
+        "less behind than the trail eye; where only inside or behind was told, “One way alone”",
     ),
+    "string_splits_or_off": (
+        "A line is split by the string, or passed on one side; told was “{named}”.",
+        "splits, or off",
+    ),
+    "nothing_moved": ("From the usual place nothing was moved, so nothing is measured.", "no size, or a place"),
+    "no_size_there": ("Over the line or level with the ball has no size.", "no size, or a side"),
     "zone_edges": ("The zone's inner edge must lie further inside.", "over {edge_m}"),
     "no_lever": ("There is no lever “{named}”.", KNOWN),
     "putt_does_not_break": (

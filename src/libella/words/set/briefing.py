@@ -12,7 +12,7 @@ from ...core.green.target import Arrival
 from ...core.instruments.ground_line import GroundLine, before_the_break_m
 from ...core.measure.angle import angle_deg
 from ...core.measure.side import side_of
-from ...core.measure.units import Units, about, fine_degrees, tape
+from ...core.measure.units import Units, about, fine_degrees, roughly, tape
 from ...core.set.proof import budget
 from ...core.set.station import Station
 from ..shared.counts import counted
@@ -86,9 +86,7 @@ def breaks(station: Station, units: Units) -> tuple[str, ...]:
                 "that is put back into every reading."
             )
         places = [] if putt.is_level else [(off, putt.started.leaves_at_m(off)) for off in _LEAVES_M]
-        told = ", ".join(
-            f"{about(off, 0.0, units)} at {tape(round(at, 2), units)}" for off, at in places if at is not None
-        )
+        told = ", ".join(f"{about(off, 0.0, units)} at {roughly(at, units)}" for off, at in places if at is not None)
         if told:
             said.append(f"It leaves its line by {told}. Nearer the ball, a gate punishes no good putt.")
     return tuple(said)
@@ -103,7 +101,7 @@ def _under_the_line(station: Station, units: Units) -> list[str]:
     middle = station.interval({"line_on": "centre"}).anchor
     return [
         f"The line on the ball's middle is no true putt here: it started {fine_degrees(middle)} {side_of(middle)} of "
-        f"it. Before {tape(round(before, 2), units)} the line and a true putt agree."
+        f"it. Before {roughly(before, units)} the line and a true putt agree."
     ]
 
 
@@ -214,10 +212,10 @@ def _paces(station: Station, units: Units) -> str:
     paces = station.putt.paces
     if paces is None:
         return "No pace holes it on this start line."
-    most = tape(round(paces.most_past_m, 2), units)
+    most = roughly(paces.most_past_m, units)
     if not paces.least_past_m:
         return f"On this start line it drops from just reaching the hole to {most} past it."
-    return f"On this start line it drops from {tape(round(paces.least_past_m, 2), units)} to {most} past the hole."
+    return f"On this start line it drops from {roughly(paces.least_past_m, units)} to {most} past the hole."
 
 
 def trust(station: Station, units: Units) -> tuple[str, ...]:

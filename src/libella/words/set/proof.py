@@ -4,7 +4,7 @@ from statistics import mean
 from typing import Final
 
 from ...core.measure.side import side_of
-from ...core.measure.units import Units, about, tape
+from ...core.measure.units import Units, about, roughly
 from ...core.set.line import Part
 from ...core.set.proof import Evidence, HiddenBy, Proof, Way
 from ..shared.counts import counted
@@ -96,7 +96,7 @@ def _rolled(it: Evidence) -> str:
 
 def _off(it: Evidence, units: Units) -> str:
     beside, at = mean(one.beside_m for one in it.measured), mean(one.at_m for one in it.measured)
-    where = tape(round(at, 2), units)
+    where = roughly(at, units)
     if abs(beside) < 0.00025:
         return f"true, as far as that tells, {where} from the ball"
     return f"{about(beside, 0.0, units)} {side_of(beside)} of true {where} from the ball"

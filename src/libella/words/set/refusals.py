@@ -5,6 +5,8 @@ from typing import Final
 from ..shared.refusals import KNOWN, OPTIONS, Template
 
 REFUSALS: Final[dict[str, Template]] = {
+    "aids_count": ("{most} aids were laid with this plan.", "at most {most}"),
+    "nothing_put_right": ("These sizes stand there already.", "a size other than it was entered"),
     "read_missing": ("Say your read before the putt is started at it.", "a place beside the hole"),
     "pace_rim_assisted": (
         "At {past_m} past on this green the hole takes nothing (rim-assisted limit); keep the pace under {longest_m} "

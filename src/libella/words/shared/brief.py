@@ -4,9 +4,8 @@ from typing import Final
 
 from ...core.certainty.estimate import Estimate
 from ...core.certainty.verdict import Verdict, Word
-from ...core.measure.constants import INCH_M
 from ...core.measure.side import Side, side_of
-from ...core.measure.units import Units, degrees, fraction, tape
+from ...core.measure.units import Units, degrees, tape
 from .certainty import nameless
 
 LONGEST: Final = 12
@@ -17,13 +16,11 @@ _SURE: Final[dict[Word, str]] = {"clear": "clear", "likely": "likely", "none": "
 
 def length_brief(length_m: float, units: Units) -> str:
     """>>> length_brief(2.5, "metric"), length_brief(2.5, "feet")
-    ('2.50 m', '8′ 2 3/8″')
+    ('2.50 m', '8′ 2 1/2″')
     """
     if units == "metric":
         return tape(length_m, units)
-    feet, eighths = divmod(round(length_m / INCH_M * 8), 96)
-    inches = f"{fraction(eighths, 8)}″" if eighths else ""
-    return " ".join(it for it in (f"{feet}′" if feet else "", inches) if it) or "0″"
+    return tape(length_m, units).replace(" ft", "′").replace(" in", "″")
 
 
 def sure_brief(word: Word) -> str:

@@ -1,8 +1,10 @@
 """How a refusal is told: templates for what is wrong and for what it may be (or what to do), filled with facts."""
 
-from collections.abc import Mapping
+import math
+from collections.abc import Callable, Mapping
 from typing import Final
 
+from ...core.measure.constants import FOOT_M, INCH_M
 from ...core.measure.limits import Bounds, Fact, OutOfLimits, Size
 from ...core.measure.units import Units, about, tape
 from .counts import counted
@@ -37,7 +39,7 @@ EDITED: Final[dict[str, str]] = {
     "name": "Name", "hand": "Hand", "level": "Level", "notes": "Notes", "step_m": "Step",
     "usual_lengths": "Usual lengths", "usual_misses": "Usual miss", "glasses": "Glasses", "limits": "What limits",
     "wording": "How it is put",
-    "place": "Place", "surface": "Surface", "green_speed_ft": "Green speed",
+    "place": "Place", "surface": "Surface", "green_speed_ft": "Green speed", "units": "Its papers",
     "started_at": "Begun", "conditions": "Conditions",
 }  # fmt: skip
 """What is edited of golfers and lessons, by its field."""
@@ -94,7 +96,17 @@ def range_words(it: Bounds, units: Units) -> str:
     """From where to where an entry may lie."""
     if it.unit in _COUNTED:
         return f"{it.low:g} to {counted(round(it.high), _COUNTED[it.unit])}"
-    return f"{value_words(it.low, it.unit, units)} to {value_words(it.high, it.unit, units)}"
+    low, high = it.low, it.high
+    if it.unit == "m" and units == "feet":
+        low, high = _inward(low, math.ceil), _inward(high, math.floor)
+    return f"{value_words(low, it.unit, units)} to {value_words(high, it.unit, units)}"
+
+
+def _inward(limit_m: float, to_whole: Callable[[float], int]) -> float:
+    """A limit in parts of an inch as they are said, on its own side: what is said to be within is."""
+    step = INCH_M / 8 if abs(limit_m) < FOOT_M else INCH_M / 2
+    # What is round already stays, whatever its double is off.
+    return to_whole(round(limit_m / step, 6)) * step
 
 
 def value_words(value: float, unit: str, units: Units) -> str:

@@ -15,6 +15,7 @@ REFUSALS: Final[dict[str, Template]] = {
         "Nothing is watched here: choose what is noted of every putt, where it finished for one.",
         "at least one note",
     ),
+    "note_needs_string": ("Without a string over the line this can't be noted: {label}.", "lay a string under Set"),
     "note_needs_hole": ("Without a hole this can't be noted: {label}.", "notes that need no hole"),
     "no_flag": ("That can't be said of such a reading: “{named}”.", _ANY),
     "no_disturbance": ("There is no disturbance “{named}”.", _ANY),

@@ -1,5 +1,6 @@
 <!-- Begin a series of set-downs: which link of the aim, read with what, under which cue, an aid in view or none. -->
 <script lang="ts">
+  import { formOf } from '$lib/base/form'
   import { v7 } from 'uuid'
   import { stamp } from '$lib/data/clock'
   import { about, type Shapes } from '$lib/data/client'
@@ -20,6 +21,8 @@
   import { beginSeries } from './writes'
 
   type Series = Shapes['AimSeriesOut']
+  formOf('small')
+
   interface Props {
     lessonId: string
     /** The laser's cautions were read in this lesson. */
@@ -49,6 +52,11 @@
   let under = $state<Under>(USUAL)
   const offered = $derived(waysToStand(setUps, before))
   let view = $state<'natural' | 'aided'>('natural')
+  /** What is slid in once the golfer has set up is read naturally first; else what stands in view guides from the start. */
+  function seenAt(kind: string): 'natural' | 'aided' {
+    const about = kinds.find((one) => one.about.kind === kind)?.about
+    return about?.guides && (natural || !about.slid_in) ? 'aided' : 'natural'
+  }
   let planned = $state(7)
   const VIEWS = drawnChoices<typeof view>('aid_seen')
   const CUES = drawnChoices<Series['cue']>('cue')
@@ -111,7 +119,7 @@
         options={kinds.map((it) => ({ value: it.about.kind, words: it.about.name, picture: it.picture }))}
         first={USUAL_KINDS}
         bind:value={kind}
-        onchange={(it) => (view = kinds.find((one) => one.about.kind === it)?.about.guides ? 'aided' : 'natural')}
+        onchange={(it) => (view = seenAt(it))}
       />
       {#if chosen}
         <p class="mt-1 max-w-2xl text-faded">
@@ -125,7 +133,7 @@
               Sizes, and is it true <span class="font-normal text-faded">as it was read with last</span>
             </summary>
             <div
-              class="grid grid-cols-2 items-start gap-x-5 gap-y-3 md:grid-cols-4"
+              class="grid min-[440px]:grid-cols-2 items-start gap-x-5 gap-y-3 md:grid-cols-4"
               role="group"
               aria-label="Sizes as laid"
             >
@@ -148,6 +156,9 @@
     {#if link === 'face'}
       <div>
         <Choice label="The golfer sees" options={VIEWS} small bind:value={view} />
+        {#if view === 'natural' && chosen?.about.slid_in}
+          <p class="mt-1" data-slide-in>Let the golfer set up first, then slide it in.</p>
+        {/if}
         {#if view === 'aided' && !natural}
           <p class="mt-1 font-semibold" data-natural-first>
             Natural first: once the aid was seen, the aim is no longer the golfer’s own.

@@ -1,6 +1,7 @@
 <!-- A length: stored in metres, shown in the coach's units, read as people write it. -->
 <script lang="ts">
-  import { inSteps, rulerFor, shown, stepOn, typed, unitBeside, wouldDo } from '$lib/base/length'
+  import { inSteps, rulerFor, SMALL, shown, stepOn, typed, unitBeside, wouldDo } from '$lib/base/length'
+  import { lengthsHere } from '$lib/base/form'
   import { settings } from '$lib/base/settings.svelte'
   import { stride } from '$lib/base/stride.svelte'
   import { entry, lengths } from '$lib/data/vocabulary.svelte'
@@ -31,7 +32,9 @@
   const { low, high } = $derived(told)
   const step = $derived(by ?? told.step)
 
-  const ruler = $derived(rulerFor('fine' in told && told.fine ? 0.5 : high, settings.units))
+  const form = lengthsHere()
+  const isSmall = $derived(form ? form === 'small' : high <= SMALL || ('fine' in told && told.fine))
+  const ruler = $derived(rulerFor(isSmall ? SMALL : Infinity, settings.units))
   // Whole steps of the coach's own unit, so that the figures stay round.
   const size = $derived(stepOn(ruler, step))
 
@@ -63,7 +66,7 @@
   text={value === null ? '' : shown(value, ruler)}
   {read}
   step={(direction) =>
-    onvalue(Math.min(high, Math.max(low, Math.round(((value ?? from) + direction * size) * 1e5) / 1e5)))}
+    onvalue(Math.min(high, Math.max(low, Math.round(((value ?? from) + direction * size) * 1e8) / 1e8)))}
   would={asking ? 'Say below how long a step is.' : wouldDo(ruler)}
   {error}
   {onvalue}

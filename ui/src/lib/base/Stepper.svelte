@@ -32,6 +32,9 @@
   const own = $derived(typed?.text === text ? typed.draft : null)
   const ownUnit = $derived(/[^\d.,\s/−-]/.test(draft ?? own ?? ''))
 
+  /** While it is typed, the unit that a bare number is read in; what stands there may have its own. */
+  const beside = $derived(held === null && (draft ?? text) ? unit : typedIn)
+
   /** Take what was typed; also asked for from outside, once it can be read. */
   export function take(): void {
     if (draft === null) return
@@ -64,7 +67,7 @@
     <div class="relative min-w-0 flex-1">
       <input
         {id}
-        class="entry h-full rounded-none border-x-0 text-lg font-semibold {unit && !ownUnit ? 'pr-9' : ''}"
+        class="entry h-full rounded-none border-x-0 text-lg font-semibold {beside && !ownUnit ? 'pr-9' : ''}"
         inputmode={typedIn === unit ? 'decimal' : 'text'}
         autocomplete="off"
         value={draft ?? held ?? own ?? text}
@@ -82,7 +85,7 @@
         }}
       />
       <span class="pointer-events-none absolute inset-y-0 right-2 flex items-center text-faded"
-        >{ownUnit ? '' : unit}</span
+        >{ownUnit ? '' : beside}</span
       >
     </div>
     <button class="button rounded-l-none px-3" type="button" aria-label="{label}: more" onclick={() => nudge(1)}

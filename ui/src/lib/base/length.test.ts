@@ -1,4 +1,5 @@
 /** Lengths as typed and as shown: what is shown is read back, in either system. */
+import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { typedNumber } from './number'
@@ -20,18 +21,18 @@ describe('a length', () => {
   })
   it('is shown in feet and inches where it is long', () => {
     const ruler = rulerFor(5, 'feet')
-    expect(shown(2.5, ruler)).toBe('8′ 2 3/8″')
+    expect(shown(2.5, ruler)).toBe('8′ 2 1/2″')
     expect(shown(2.4384, ruler)).toBe('8′')
     expect(shown(0.019, ruler)).toBe('3/4″')
     expect(shown(-0.4572, ruler)).toBe('−1′ 6″')
-    expect(withUnit(2.5, ruler)).toBe('8 ft 2 3/8 in')
+    expect(withUnit(2.5, ruler)).toBe('8 ft 2 1/2 in')
     expect(typed('−1′ 6″', ruler, UNITS)).toBeCloseTo(-0.4572)
     expect(typed('8.5', ruler, UNITS)).toBeCloseTo(2.5908)
   })
   it('is said as from a tape, as sentences say it', () => {
     const said = [0.0627, 0.4, 0.995, 1.5].map((it) => taped(it, 'metric'))
     expect(said).toEqual(['62.7 mm', '40 cm', '99.5 cm', '1.50 m'])
-    expect(taped(2.5, 'feet')).toBe('8 ft 2 3/8 in')
+    expect(taped(2.5, 'feet')).toBe('8 ft 2 1/2 in')
   })
   it('is read as it is shown, whatever it is', () => {
     fc.assert(
@@ -85,6 +86,45 @@ describe('a length', () => {
         }
       )
     )
+  })
+  it('comes back as it was typed, in whatever form', () => {
+    const metric = fc.oneof(
+      fc.integer({ min: 10, max: 999 }).map((n) => [`${n / 10} mm`, n * 1e-4] as const),
+      fc.integer({ min: 100, max: 999 }).map((n) => [`${n / 10} cm`, n * 1e-3] as const),
+      fc.integer({ min: 100, max: 30_000 }).map((n) => [`${n / 1000}`, n * 1e-3] as const),
+      fc.tuple(fc.nat(20), fc.integer({ min: 10, max: 99 })).map(([m, cm]) => [`${m} m ${cm}`, m + cm / 100] as const)
+    )
+    const parts = fc.constantFrom(['', 0], ['½', 1 / 2], [' 1/4', 1 / 4], ['⅜', 3 / 8], [' 5/16', 5 / 16], ['.4', 0.4])
+    const feet = fc.oneof(
+      fc.integer({ min: 100, max: 4000 }).map((n) => [`${n / 100} ft`, (n / 100) * FT] as const),
+      fc.integer({ min: 1, max: 40 }).map((n) => [`${n}`, n * FT] as const),
+      fc
+        .tuple(fc.integer({ min: 1, max: 30 }), fc.integer({ min: 1, max: 11 }), parts)
+        .map(([ft, n, [part, size]]) => [`${ft}′ ${n}${part}″`, ft * FT + (n + Number(size)) * IN] as const),
+      fc
+        .tuple(fc.integer({ min: 1, max: 200 }), parts)
+        .map(([n, [part, size]]) => [`${n}${part} in`, (n + Number(size)) * IN] as const)
+    )
+    let apart = 0
+    for (const [units, some] of [
+      ['metric', metric],
+      ['feet', feet]
+    ] as const)
+      fc.assert(
+        fc.property(some, ([text, metres]) => {
+          const read = typed(text, rulerFor(15, units), UNITS)
+          expect(read).toBeCloseTo(metres, 9)
+          for (const it of [taped(read, units), withUnit(read, rulerFor(15, units))])
+            if (Math.abs(typed(it, rulerFor(15, 'metric'), UNITS) - metres) > 1e-9) apart += 1
+        }),
+        { numRuns: 10_000 }
+      )
+    expect(apart).toBe(0)
+  }, 120_000)
+  it('is said as the sentences of the server say it', () => {
+    const said = JSON.parse(readFileSync('../tests/core/measure/lengths.json', 'utf8')) as [number, string, string][]
+    for (const [metres, metric, feet] of said)
+      expect([taped(metres, 'metric'), taped(metres, 'feet')], String(metres)).toEqual([metric, feet])
   })
   it('is paced off by a step that is known', () => {
     const ruler = rulerFor(5, 'feet')

@@ -1,5 +1,7 @@
 /** What this device remembers: the light, the units, and how long a step is. */
 export type Units = 'metric' | 'feet'
+/** The paper that is usual where these units are. */
+export const usualPaper = (units: Units): 'letter' | 'a4' => (units === 'feet' ? 'letter' : 'a4')
 export type Light = 'daylight' | 'dim'
 
 /** Something small that this device remembers; the fallback where it does not. */
@@ -26,10 +28,6 @@ class Settings {
 
   get units(): Units {
     return this.#units
-  }
-  /** The paper that is usual where these units are. */
-  get paper(): 'letter' | 'a4' {
-    return this.#units === 'feet' ? 'letter' : 'a4'
   }
   set units(value: Units) {
     this.#units = value

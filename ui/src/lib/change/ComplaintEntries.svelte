@@ -2,9 +2,9 @@
 <script lang="ts">
   import Choice from '$lib/base/Choice.svelte'
   import Several from '$lib/base/Several.svelte'
-  import { rulerFor, withUnit } from '$lib/base/length'
+  import { FOOT_M, rulerFor, withUnit } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
-  import { choices, drawnChoices } from '$lib/data/vocabulary.svelte'
+  import { choices, drawnChoices, named } from '$lib/data/vocabulary.svelte'
   import { missesTapped, type Complaint } from './complaint'
 
   interface Props {
@@ -16,16 +16,17 @@
 
   const MISSES = drawnChoices<Complaint['misses'][number]>('miss')
   const FELT = drawnChoices<NonNullable<Complaint['felt']>>('felt')
+  const ABOUT = choices<Complaint['about'][number]>('about')
   const WANTS = choices<NonNullable<Complaint['wants']>>('want')
   const TRUST = choices<string>('score')
   /** As coaches say it: short ones, and from where on it is a matter of pace. */
   const FROM = $derived(
-    (settings.units === 'metric' ? [1, 2, 3, 5] : [0.9144, 1.8288, 3.048, 4.572]).map((m) => ({
+    (settings.units === 'metric' ? [1, 2, 3, 5] : [3, 6, 10, 15].map((it) => it * FOOT_M)).map((m) => ({
       value: String(m),
       words: `from ${withUnit(m, rulerFor(5, settings.units))} on`
     }))
   )
-  const more = $derived(whole || complaint.misses.length > 0)
+  const more = $derived(whole || complaint.misses.length > 0 || complaint.about.length > 0)
 </script>
 
 <div class="grid gap-3" data-complaint>
@@ -36,6 +37,8 @@
     values={complaint.misses}
     change={(it) => (complaint.misses = missesTapped(complaint.misses, it))}
   />
+  <Several label="Or they ask" shown options={ABOUT} values={complaint.about} change={(it) => (complaint.about = it)} />
+  {#each complaint.about as it (it)}<p class="text-faded" data-tells={it}>{named('about_tells', it)}</p>{/each}
   {#if more}
     <Choice
       label="From what length"

@@ -4,7 +4,7 @@
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { Draft } from '$lib/base/draft.svelte'
-  import { rulerFor } from '$lib/base/length'
+  import { FOOT_M, rulerFor } from '$lib/base/length'
   import { settings } from '$lib/base/settings.svelte'
   import { stamp } from '$lib/data/clock'
   import type { Shapes } from '$lib/data/client'
@@ -19,10 +19,9 @@
   let { open = $bindable(), golferId }: Props = $props()
 
   type Hole = Required<Shapes['HoleIn']>
-  const FOOT = 0.3048
   /** As lengths are guessed on a green. */
   const LENGTHS = $derived(
-    settings.units === 'feet' ? [3, 5, 7, 10, 15, 20, 30, 40].map((it) => it * FOOT) : [1, 1.5, 2, 3, 4.5, 6, 9, 12]
+    settings.units === 'feet' ? [3, 5, 7, 10, 15, 20, 30, 40].map((it) => it * FOOT_M) : [1, 1.5, 2, 3, 4.5, 6, 9, 12]
   )
   const inWords = (it: number) => {
     const ruler = rulerFor(20, settings.units)

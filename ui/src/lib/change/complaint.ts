@@ -5,6 +5,7 @@ export type Complaint = Required<Shapes['ComplaintIn']>
 
 export const NOTHING_SAID = (): Complaint => ({
   misses: [],
+  about: [],
   from_m: null,
   to_m: null,
   felt: null,

@@ -96,6 +96,7 @@ export const key = {
   studio: () => ['studio'],
   today: () => ['today'],
   summary: (lesson: string) => ['summary', lesson],
+  wouldChange: (station: string) => ['would-change', station],
   mine: () => ['mine'],
   ownSheet: (lesson: string) => ['own sheet', lesson],
   tools: (lesson: string) => ['tools', lesson],

@@ -654,6 +654,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Would
+         * @description What putting these sizes right would change; keeps nothing.
+         */
+        post: operations["plans_would"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/corrections/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put Right
+         * @description Put sizes right: what was read with them is judged again, and what stood there stays in the record.
+         */
+        put: operations["plans_put_right"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stations/preview": {
         parameters: {
             query?: never;
@@ -867,7 +907,7 @@ export interface paths {
         };
         /**
          * Notes
-         * @description What can be noted of a putt, in the order in which it happens.
+         * @description What can be noted of any putt, in the order in which it happens; what is laid there allows more.
          */
         get: operations["blocks_notes"];
         put?: never;
@@ -2901,7 +2941,7 @@ export interface paths {
         get?: never;
         /**
          * Keep Side
-         * @description Keep a look that tells the side only.
+         * @description Keep a look that tells the side only, or one way alone.
          */
         put: operations["eyes_keep_side"];
         post?: never;
@@ -3305,7 +3345,7 @@ export interface paths {
         };
         /**
          * Of Lesson
-         * @description A lesson as it is taken home.
+         * @description A lesson as it is taken home, in the units of its papers whoever reads it.
          */
         get: operations["summary_of_lesson"];
         put?: never;
@@ -5035,6 +5075,11 @@ export interface components {
              * @default
              */
             slides: string;
+            /**
+             * Slid In
+             * @default false
+             */
+            slid_in: boolean;
             /**
              * Strict
              * @default false
@@ -6785,6 +6830,12 @@ export interface components {
              * @default
              */
             said: string;
+            /**
+             * About
+             * @description what is asked that no miss tells
+             * @default []
+             */
+            about: ("roll" | "contact" | "nerves" | "aid_true" | "which_better" | "nothing_wrong")[];
         };
         /** ComplaintOut */
         ComplaintOut: {
@@ -6925,6 +6976,36 @@ export interface components {
             minor: boolean;
             /** Asked */
             asked: components["schemas"]["AskedOut"][];
+        };
+        /** CorrectionIn */
+        CorrectionIn: {
+            /**
+             * Station Id
+             * Format: uuid
+             */
+            station_id: string;
+            /**
+             * Rig Sizes M
+             * @example {
+             *       "inside_width_m": 0.066
+             *     }
+             */
+            rig_sizes_m?: {
+                [key: string]: number;
+            };
+            /**
+             * Aid Sizes
+             * @description of each aid, in the order of the plan
+             */
+            aid_sizes?: {
+                [key: string]: number;
+            }[];
+            /**
+             * Why
+             * @default
+             * @example read off the wrong edge
+             */
+            why: string;
         };
         /**
          * Cost
@@ -7731,16 +7812,24 @@ export interface components {
          * EyePlace
          * @description What the looks say: places in mm with 90 % intervals, the level's doubt in them; angle in degrees.
          *
-         *     `behind` and `eye_line_deg` need both eyes marked, `wander` two such looks: a side alone is no place. `reading_mm`
-         *     is the reading error used, one standard deviation, None where nothing was read twice. `zone` is the target, mm
-         *     inside; `in_zone` whether the eyes are in it, or too far in (right) or out (left) by enough to matter; None where
-         *     the school sets none.
+         *     Of `takes` looks, `looked` told inside or outside, `looked_behind` behind or ahead.
+         *
+         *     `inside` and `behind` are what was told that way; `eye_line_deg` needs both eyes marked, `wander` two such looks.
+         *     Where more than half of those looks are open to one side (`open`, `open_behind`), how far on it is not known and no
+         *     place is told; `weighed` and `weighed_behind` are what the looks leave to think all the same. `prob_inside` is a
+         *     half where nobody looked that way. `reading_mm` is the reading error used, one standard deviation, None where
+         *     nothing was read twice. `zone` is the target, mm inside; `in_zone` whether the eyes are in it, or too far in (right)
+         *     or out (left) by enough to matter; None where the school sets none.
          */
         EyePlace: {
             /** Takes */
             takes: number;
+            /** Looked */
+            looked: number;
+            /** Looked Behind */
+            looked_behind: number;
             /** @description mm */
-            inside: components["schemas"]["Estimate"];
+            inside: components["schemas"]["Estimate"] | null;
             /** @description mm */
             behind: components["schemas"]["Estimate"] | null;
             /** @description mm */
@@ -7770,6 +7859,12 @@ export interface components {
             ] | null;
             /** Shoulders Deg */
             shoulders_deg?: number | null;
+            open?: components["schemas"]["Open"] | null;
+            open_behind?: components["schemas"]["Open"] | null;
+            /** @description mm */
+            weighed?: components["schemas"]["Estimate"] | null;
+            /** @description mm */
+            weighed_behind?: components["schemas"]["Estimate"] | null;
         };
         /**
          * EyeTakeIn
@@ -7781,9 +7876,22 @@ export interface components {
              * Format: uuid
              */
             lesson_id: string;
-            /** @description the eye nearer the hole */
-            lead: components["schemas"]["EyeMarkIn"];
-            trail: components["schemas"]["EyeMarkIn"];
+            /**
+             * Set Up
+             * @description how the golfer stands, by its name in this lesson
+             * @default
+             */
+            set_up: string;
+            /**
+             * Station Id
+             * @description the plan it is taken on; null: the plan now
+             */
+            station_id?: string | null;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
             /**
              * Way
              * @default mirror
@@ -7820,6 +7928,9 @@ export interface components {
              * @default 0.005
              */
             seen_m: number;
+            /** @description the eye nearer the hole */
+            lead: components["schemas"]["EyeMarkIn"];
+            trail: components["schemas"]["EyeMarkIn"];
             /** @description where the nose shows itself; null: not marked */
             nose?: components["schemas"]["EyeMarkIn"] | null;
             /**
@@ -7832,26 +7943,10 @@ export interface components {
              * @description the look this one reads again, nothing having moved
              */
             reread_of?: string | null;
-            /**
-             * Set Up
-             * @description how the golfer stands, by its name in this lesson
-             * @default
-             */
-            set_up: string;
-            /**
-             * Station Id
-             * @description the plan it is taken on; null: the plan now
-             */
-            station_id?: string | null;
-            /**
-             * Taken At
-             * Format: date-time
-             */
-            taken_at: string;
         };
         /**
          * EyeTakeOut
-         * @description A look as kept; a look at the side only is an interval, with None for an open end.
+         * @description A look as kept; a look at the side only is an interval, with None for an open end; `along` says of what.
          */
         EyeTakeOut: {
             /**
@@ -7879,6 +7974,11 @@ export interface components {
             inside_m: number | null;
             /** Behind M */
             behind_m: number | null;
+            /**
+             * Along
+             * @enum {string}
+             */
+            along: "inside" | "behind";
             /** Low Mm */
             low_mm: number | null;
             /** High Mm */
@@ -8138,7 +8238,7 @@ export interface components {
         };
         /**
          * FirstLookIn
-         * @description How a true rod looks from a place: as usual, or one lever moved, without a size.
+         * @description How a true rod looks from a place: as usual, or one lever moved, a bit, much or as it is said without either.
          */
         FirstLookIn: {
             /**
@@ -8157,6 +8257,24 @@ export interface components {
              * @enum {string}
              */
             way: "plus" | "minus";
+            /**
+             * Grade
+             * @description how far it was moved, as it was said; empty: not said
+             * @default
+             * @enum {string}
+             */
+            grade: "" | "bit" | "much";
+            /**
+             * Other Side
+             * @description looked at from the other side of the hole
+             * @default false
+             */
+            other_side: boolean;
+            /**
+             * Moved
+             * @description how far from usual, mm or degrees as the lever has them; null: not measured
+             */
+            moved?: number | null;
             /**
              * Looks
              * @enum {string}
@@ -8187,6 +8305,18 @@ export interface components {
              * @enum {string}
              */
             way: "plus" | "minus";
+            /**
+             * Grade
+             * @enum {string}
+             */
+            grade: "" | "bit" | "much";
+            /** Other Side */
+            other_side: boolean;
+            /**
+             * Moved
+             * @description by lever, from the usual set-up, in the lever's unit: mm or deg
+             */
+            moved: number | null;
             /**
              * Place
              * @description the place in words
@@ -8712,8 +8842,24 @@ export interface components {
              * @enum {string}
              */
             way: "plus" | "minus";
+            /**
+             * Grade
+             * @enum {string}
+             */
+            grade: "" | "bit" | "much";
+            /**
+             * Unit
+             * @description in which it is measured
+             * @enum {string}
+             */
+            unit: "mm" | "deg" | "";
             /** Words */
             words: string;
+            /**
+             * Other Side Words
+             * @description the same, from the other side of the hole
+             */
+            other_side_words: string;
         };
         /**
          * HealthOut
@@ -9775,6 +9921,11 @@ export interface components {
              * @example lights dimmed
              */
             conditions: string;
+            /**
+             * Units
+             * @description of its papers; null: as they are, in metres where it is new
+             */
+            units?: ("metric" | "feet") | null;
             /** @description as it was when the editing began; null for a new one */
             seen?: components["schemas"]["LessonNoted"] | null;
         };
@@ -9816,6 +9967,11 @@ export interface components {
              * @example lights dimmed
              */
             conditions: string;
+            /**
+             * Units
+             * @description of its papers; null: as they are, in metres where it is new
+             */
+            units?: ("metric" | "feet") | null;
         };
         /** LessonOfSensorIn */
         LessonOfSensorIn: {
@@ -9869,6 +10025,12 @@ export interface components {
             kit_checked: string[];
             /** Conditions */
             conditions: string;
+            /**
+             * Units
+             * @description of lengths on its papers
+             * @enum {string}
+             */
+            units: "metric" | "feet";
             /** Invented */
             invented: boolean;
         };
@@ -9914,6 +10076,11 @@ export interface components {
              * @description set-ups named in this lesson, in whichever step, by first use
              */
             set_ups: string[];
+            /**
+             * Set Ups Kept
+             * @description those of the golfer’s cards beside them, the newest first
+             */
+            set_ups_kept: string[];
         };
         /** LevelBandIn */
         LevelBandIn: {
@@ -10790,6 +10957,11 @@ export interface components {
              */
             needs_hole: boolean;
             /**
+             * Needs String
+             * @description it is seen against a string over the line
+             */
+            needs_string: boolean;
+            /**
              * Mirrors
              * @description its options lie as seen from behind the ball: the other way for a left-hander
              */
@@ -10926,6 +11098,94 @@ export interface components {
              * @description nobody has a passphrase yet: whoever takes it begins the studio
              */
             first: boolean;
+        };
+        /**
+         * OneWayIn
+         * @description A look by mirror or plumb at one way alone: the middle of both eyes, by a size or only on which side.
+         */
+        OneWayIn: {
+            /**
+             * Lesson Id
+             * Format: uuid
+             */
+            lesson_id: string;
+            /**
+             * Set Up
+             * @description how the golfer stands, by its name in this lesson
+             * @default
+             */
+            set_up: string;
+            /**
+             * Station Id
+             * @description the plan it is taken on; null: the plan now
+             */
+            station_id?: string | null;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            way: "mirror" | "plumb";
+            /**
+             * Eye Height M
+             * @description over the mirror; 0.8 to 2 m
+             * @default 1.45
+             */
+            eye_height_m: number;
+            /**
+             * Falls In Percent
+             * @description the mirror's level, falling to the golfer positive
+             * @default 0
+             */
+            falls_in_percent: number;
+            /**
+             * Falls Back Percent
+             * @description falling away from the hole positive
+             * @default 0
+             */
+            falls_back_percent: number;
+            /**
+             * Level Doubt Percent
+             * @description how finely the level was read, standard deviation
+             * @default 0.1
+             */
+            level_doubt_percent: number;
+            /**
+             * Seen M
+             * @description the spacing really read to
+             * @default 0.005
+             */
+            seen_m: number;
+            /**
+             * Told
+             * @description inside or outside the line or over it; or behind, ahead of or level with the ball
+             * @enum {string}
+             */
+            told: "inside" | "over" | "outside" | "behind" | "level" | "ahead";
+            /**
+             * Size M
+             * @description how far, 0 to 0.3 m; null: the side alone was told
+             */
+            size_m?: number | null;
+        };
+        /**
+         * Open
+         * @description Of `looks`, `beyond` lie on one side and say no more: inside or behind (`more`), outside or ahead (`less`).
+         */
+        Open: {
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "more" | "less";
+            /** Beyond */
+            beyond: number;
+            /** Looks */
+            looks: number;
         };
         /** OpenLesson */
         OpenLesson: {
@@ -13709,6 +13969,33 @@ export interface components {
             here: boolean;
         };
         /**
+         * SizesIn
+         * @description Sizes of a plan as they are in truth, each in its unit; what is not named stays.
+         */
+        SizesIn: {
+            /**
+             * Station Id
+             * Format: uuid
+             */
+            station_id: string;
+            /**
+             * Rig Sizes M
+             * @example {
+             *       "inside_width_m": 0.066
+             *     }
+             */
+            rig_sizes_m?: {
+                [key: string]: number;
+            };
+            /**
+             * Aid Sizes
+             * @description of each aid, in the order of the plan
+             */
+            aid_sizes?: {
+                [key: string]: number;
+            }[];
+        };
+        /**
          * Slope
          * @description How the ground falls.
          *
@@ -14070,13 +14357,36 @@ export interface components {
              */
             lesson_id: string;
             /**
+             * Set Up
+             * @description how the golfer stands, by its name in this lesson
+             * @default
+             */
+            set_up: string;
+            /**
+             * Station Id
+             * @description the plan it is taken on; null: the plan now
+             */
+            station_id?: string | null;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
             way: "string";
             /**
+             * Against
+             * @description what it is seen against: a line is split, or off to a side
+             * @default ball
+             * @enum {string}
+             */
+            against: "ball" | "ball_line" | "putter_line";
+            /**
              * Covers
-             * @description where it seems to lie on the ball
+             * @description where it seems to lie there
              * @enum {string}
              */
             covers: "splits" | "quarter" | "edge" | "off";
@@ -14103,18 +14413,6 @@ export interface components {
              * @default 1.45
              */
             eye_height_m: number;
-            /**
-             * Set Up
-             * @default
-             */
-            set_up: string;
-            /** Station Id */
-            station_id?: string | null;
-            /**
-             * Taken At
-             * Format: date-time
-             */
-            taken_at: string;
         };
         /**
          * StringOffer
@@ -14151,6 +14449,22 @@ export interface components {
              */
             lesson_id: string;
             /**
+             * Set Up
+             * @description how the golfer stands, by its name in this lesson
+             * @default
+             */
+            set_up: string;
+            /**
+             * Station Id
+             * @description the plan it is taken on; null: the plan now
+             */
+            station_id?: string | null;
+            /**
+             * Taken At
+             * Format: date-time
+             */
+            taken_at: string;
+            /**
              * @description discriminator enum property added by openapi-typescript
              * @enum {string}
              */
@@ -14171,18 +14485,6 @@ export interface components {
              * @description how far beside the line it turns dark; 1 to 100 mm
              */
             turns_m?: number;
-            /**
-             * Set Up
-             * @default
-             */
-            set_up: string;
-            /** Station Id */
-            station_id?: string | null;
-            /**
-             * Taken At
-             * Format: date-time
-             */
-            taken_at: string;
         };
         /**
          * StrokeLine
@@ -14343,6 +14645,12 @@ export interface components {
             /** Golfer */
             golfer: string;
             /**
+             * Units
+             * @description of its lengths: those of the lesson’s papers
+             * @enum {string}
+             */
+            units: "metric" | "feet";
+            /**
              * Under
              * @description where and when
              */
@@ -14375,6 +14683,11 @@ export interface components {
             first_check: string;
             /** Cautions */
             cautions: string[];
+            /**
+             * Superseded
+             * @description sizes put right in this lesson: a sheet printed before says otherwise
+             */
+            superseded: string[];
             /**
              * Note
              * @description the coach's own words
@@ -15372,6 +15685,22 @@ export interface components {
              * @description this device was lost, or its account was locked: what it keeps goes
              */
             locked_out: boolean;
+        };
+        /**
+         * WouldOut
+         * @description What putting sizes right changes.
+         */
+        WouldOut: {
+            /**
+             * Sizes
+             * @description what stands there, and what stood there; empty where it is the same
+             */
+            sizes: string[];
+            /**
+             * Blocks
+             * @description every block read with them: what it says then, and what it says now
+             */
+            blocks: string[];
         };
         /** ZeroIn */
         ZeroIn: {
@@ -19377,6 +19706,222 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SecondReadingOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    plans_would: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SizesIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WouldOut"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    plans_put_right: {
+        parameters: {
+            query?: {
+                /** @description Units of lengths in sentences and drawings. */
+                units?: "metric" | "feet";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CorrectionIn"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StationOut"];
                 };
             };
             /** @description Bad Request */
@@ -31774,7 +32319,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["StringLookIn"] | components["schemas"]["StripLookIn"];
+                "application/json": components["schemas"]["OneWayIn"] | components["schemas"]["StringLookIn"] | components["schemas"]["StripLookIn"];
             };
         };
         responses: {
@@ -33982,10 +34527,7 @@ export interface operations {
     };
     summary_of_lesson: {
         parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
+            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -34087,10 +34629,7 @@ export interface operations {
     };
     summary_keep_note: {
         parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
+            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -34196,10 +34735,7 @@ export interface operations {
     };
     summary_release: {
         parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
+            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -34307,12 +34843,11 @@ export interface operations {
         parameters: {
             query?: {
                 form?: "pdf" | "svg";
-                paper?: "a4" | "letter";
+                /** @description null: as is usual where its units are */
+                paper?: ("a4" | "letter") | null;
                 sheet?: number;
                 /** @description with the drill’s station and the lesson’s set-up card behind it */
                 whole?: boolean;
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
             };
             header?: never;
             path: {
@@ -43755,10 +44290,7 @@ export interface operations {
     };
     mine_sheet: {
         parameters: {
-            query?: {
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
-            };
+            query?: never;
             header?: never;
             path: {
                 id: string;
@@ -43862,10 +44394,9 @@ export interface operations {
         parameters: {
             query?: {
                 form?: "pdf" | "svg";
-                paper?: "a4" | "letter";
+                /** @description null: as is usual where its units are */
+                paper?: ("a4" | "letter") | null;
                 sheet?: number;
-                /** @description Units of lengths in sentences and drawings. */
-                units?: "metric" | "feet";
             };
             header?: never;
             path: {

@@ -5,7 +5,7 @@
   import { save } from '$lib/data/save'
   import { createAsk, createWrite } from '$lib/data/write.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { settings } from '$lib/base/settings.svelte'
+  import { settings, usualPaper } from '$lib/base/settings.svelte'
   import { named } from '$lib/data/vocabulary.svelte'
   import { photosQuery } from './queries.svelte'
   import CardFace from './CardFace.svelte'
@@ -36,7 +36,7 @@
       api.GET('/api/set-up-cards/{id}/print', {
         params: {
           path: { id },
-          query: { what, paper: settings.paper, units: settings.units }
+          query: { what, paper: usualPaper(settings.units), units: settings.units }
         },
         parseAs: 'blob'
       }),

@@ -1,5 +1,6 @@
 <!-- The check for every day, in under two minutes: eyes, one square check, five directions, against the card gone by. -->
 <script lang="ts">
+  import { formOf } from '$lib/base/form'
   import { v7 } from 'uuid'
   import { stamp } from '$lib/data/clock'
   import { about, type Shapes } from '$lib/data/client'
@@ -18,6 +19,8 @@
   import { checksQuery } from './queries.svelte'
   import { DIRECTIONS, QuickCheck } from './quick.svelte'
   import { keepCheck } from './writes'
+
+  formOf('small')
 
   interface Props {
     lessonId: string

@@ -8,6 +8,9 @@
   let { it }: { it: Shapes['SummaryOut'] } = $props()
 </script>
 
+{#each it.superseded as one (one)}
+  <p class="mt-3 border-l-4 border-ink pl-3 leading-snug" data-superseded>{one}</p>
+{/each}
 {#if it.complaint}<p class="mt-3 text-lg">{it.complaint}</p>{/if}
 {#if it.picture}<div class="mt-2">
     <Picture small scene={it.picture} label={it.found[0] ?? ''} words={it.picture_words} />

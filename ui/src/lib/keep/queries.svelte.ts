@@ -50,8 +50,8 @@ export function checksQuery(lesson: () => string) {
 /** A lesson as it is taken home. */
 export function summaryQuery(lesson: () => string) {
   return createQuery(() => ({
-    queryKey: inUnits(key.summary(lesson())),
-    queryFn: () => ask(api.GET('/api/lessons/{id}/summary', { params: { path: { id: lesson() }, query: units() } })),
+    queryKey: key.summary(lesson()),
+    queryFn: () => ask(api.GET('/api/lessons/{id}/summary', { params: { path: { id: lesson() } } })),
     staleTime: 0
   }))
 }

@@ -1,7 +1,7 @@
 /** What Keep has the server do with files and cards. */
 import { renew } from '$lib/data/cache'
 import { problemOf, Refusal } from '$lib/data/client'
-import { inUnits, key } from '$lib/data/key'
+import { key } from '$lib/data/key'
 import { path, pathInUnits, put, remove, type Sent } from '$lib/data/letter'
 
 const ofFile = (id: string, words: string) => ({ thing: `file ${id}`, words, renews: [key.fileProgress(id)] })
@@ -95,20 +95,20 @@ export const keepCheck = (id: string, body: Sent<'/api/quick-checks/{id}'>) =>
 export const noteSheet = (lesson: string, note: string) =>
   put(
     '/api/lessons/{id}/sheet-note',
-    { ...pathInUnits(lesson), body: { note } },
-    { thing: `sheet ${lesson}`, words: 'Words for the sheet', whole: true, answers: inUnits(key.summary(lesson)) }
+    { ...path(lesson), body: { note } },
+    { thing: `sheet ${lesson}`, words: 'Words for the sheet', whole: true, answers: key.summary(lesson) }
   )
 
 /** Let the golfer see the sheet, or no more. */
 export const releaseSheet = (lesson: string, released: boolean) =>
   put(
     '/api/lessons/{id}/released',
-    { ...pathInUnits(lesson), body: { released } },
+    { ...path(lesson), body: { released } },
     {
       thing: `released ${lesson}`,
       words: released ? 'Releasing the sheet' : 'Taking the sheet back',
       whole: true,
-      answers: inUnits(key.summary(lesson))
+      answers: key.summary(lesson)
     }
   )
 

@@ -33,7 +33,8 @@
     place: it.place,
     surface: it.surface,
     green_speed_ft: it.green_speed_ft,
-    conditions: it.conditions
+    conditions: it.conditions,
+    units: it.units
   })
   const begun = new Draft<LessonDraft>('lesson', () => notedOf(lesson))
   const whole = (it: LessonDraft) => ({ ...it, golfer_id: lesson.golfer_id, started_at: lesson.started_at })

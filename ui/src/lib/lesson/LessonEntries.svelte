@@ -1,7 +1,11 @@
 <script lang="ts" module>
   import type { Shapes } from '$lib/data/client'
 
-  export type LessonDraft = Required<Pick<Shapes['LessonIn'], 'place' | 'surface' | 'green_speed_ft' | 'conditions'>>
+  export type LessonDraft = Required<
+    Pick<Shapes['LessonIn'], 'place' | 'surface' | 'green_speed_ft' | 'conditions'>
+  > & {
+    units: Shapes['LessonOut']['units']
+  }
 </script>
 
 <!-- What is noted of a lesson. -->
@@ -15,6 +19,7 @@
   let { draft = $bindable(), error }: { draft: LessonDraft; error: Refusal | null } = $props()
 
   const SURFACES = choices<LessonDraft['surface']>('surface')
+  const UNITS = choices<LessonDraft['units']>('units')
 </script>
 
 <label class="block">
@@ -42,3 +47,4 @@
   <span class="label">Conditions</span>
   <input class="entry" bind:value={draft.conditions} maxlength="400" placeholder="lights dimmed, damp, wind…" />
 </label>
+<Choice label="Its papers are in" options={UNITS} bind:value={draft.units} />

@@ -5,6 +5,7 @@
   import { stamp } from '$lib/data/clock'
   import { refusal, type Shapes } from '$lib/data/client'
   import { v7 } from 'uuid'
+  import { settings } from '$lib/base/settings.svelte'
   import { outbox } from '$lib/data/outbox.svelte'
   import { createAsk, createWrite } from '$lib/data/write.svelte'
   import Stage from '$lib/drawing/Stage.svelte'
@@ -26,7 +27,13 @@
   }
   let { open = $bindable(), golfer }: Props = $props()
 
-  const FRESH = (): LessonDraft => ({ place: '', surface: 'indoor_mat', green_speed_ft: 10, conditions: '' })
+  const FRESH = (): LessonDraft => ({
+    place: '',
+    surface: 'indoor_mat',
+    green_speed_ft: 10,
+    conditions: '',
+    units: settings.units
+  })
   let draft = $state(FRESH())
   let complaint = $state(NOTHING_SAID())
   /** What brings them here is kept with the lesson, where anything of it was said. */

@@ -14,8 +14,8 @@ export function mineQuery() {
 /** A sheet that was released. */
 export function ownSheetQuery(lesson: () => string) {
   return createQuery(() => ({
-    queryKey: inUnits(key.ownSheet(lesson())),
-    queryFn: () => ask(api.GET('/api/mine/sheets/{id}', { params: { path: { id: lesson() }, query: units() } })),
+    queryKey: key.ownSheet(lesson()),
+    queryFn: () => ask(api.GET('/api/mine/sheets/{id}', { params: { path: { id: lesson() } } })),
     staleTime: 0
   }))
 }

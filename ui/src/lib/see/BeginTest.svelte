@@ -1,5 +1,6 @@
 <!-- Begin a test of what looks straight: how it is asked, and under what. -->
 <script lang="ts">
+  import { formOf } from '$lib/base/form'
   import { net } from '$lib/away/net.svelte'
   import NeedsNetwork from '$lib/away/NeedsNetwork.svelte'
   import { stamp } from '$lib/data/clock'
@@ -16,6 +17,8 @@
   import { schoolsQuery } from '$lib/schools/queries.svelte'
   import { methodsQuery } from './queries.svelte'
   import { beginTest } from './writes'
+
+  formOf('long')
 
   interface Props {
     lessonId: string

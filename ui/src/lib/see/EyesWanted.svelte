@@ -46,7 +46,7 @@
         label={n ? 'To, inside' : 'From, inside'}
         value={(sheet.zone_mm[n] ?? 0) / 1000}
         by={0.005}
-        onvalue={(metres) => edge(n, Math.round(metres * 1e4) / 10)}
+        onvalue={(metres) => edge(n, Math.round(metres * 1e8) / 1e5)}
         error={about(wanting.error, `zone_mm.${n}`)}
       />
     {/each}

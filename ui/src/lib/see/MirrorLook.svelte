@@ -1,5 +1,6 @@
 <!-- Both eyes marked on the mirror or by plumb, each with the other shut, and the sizes it is read with. -->
 <script lang="ts">
+  import { formOf } from '$lib/base/form'
   import { typedNumber } from '$lib/base/number'
   import { outbox } from '$lib/data/outbox.svelte'
   import { refusal, type Shapes } from '$lib/data/client'
@@ -11,8 +12,11 @@
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { rereadable, type EyesLook } from './eyes.svelte'
+  import OneWay from './OneWay.svelte'
   import { placeWords, type Place } from './place'
   import { eyesThing, keepTake } from './writes'
+
+  formOf('small')
 
   interface Props {
     lessonId: string
@@ -55,82 +59,89 @@
   }
 </script>
 
-<p class="text-lg" data-wanted>
-  {#if look.rereading}<span class="font-semibold">Read the same look again, nothing moved. </span>{/if}
-  {#if look.wanted}
-    <strong>{look.wanted}:</strong>
-    {look.wanted === 'Nose' ? '' : 'the golfer shuts the other one; '}tap where it {look.way === 'mirror'
-      ? 'shows in the mirror'
-      : 'hangs'}.
-  {:else}
-    {look.noseToo ? 'Eyes and nose are marked.' : 'Both eyes are marked.'}
+{#if look.one_way}
+  <OneWay {lessonId} {look} />
+  <button class="button mt-3" onclick={() => (look.one_way = false)}>Mark both eyes</button>
+{:else}
+  <p class="text-lg" data-wanted>
+    {#if look.rereading}<span class="font-semibold">Read the same look again, nothing moved. </span>{/if}
+    {#if look.wanted}
+      <strong>{look.wanted}:</strong>
+      {look.wanted === 'Nose' ? '' : 'the golfer shuts the other one; '}tap where it {look.way === 'mirror'
+        ? 'shows in the mirror'
+        : 'hangs'}.
+    {:else}
+      {look.noseToo ? 'Eyes and nose are marked.' : 'Both eyes are marked.'}
+    {/if}
+  </p>
+  <MirrorTap
+    scene={sheet.mirror}
+    {hand}
+    wanted={look.wanted}
+    said={placeWords}
+    mark={(at) => look.mark(at)}
+    marks={eyes}
+  />
+  <div class="mt-3 grid grid-cols-2 gap-x-5 gap-y-3">
+    {#each eyes as it (it.name)}
+      <LengthEntry
+        of="eye_inside_m"
+        label="{it.name} inside"
+        value={it.at?.inside_m ?? 0}
+        error={fault?.about(`${it.field}.inside_m`) ?? fault?.about(it.field)}
+        onvalue={(m) => it.set({ behind_m: it.at?.behind_m ?? 0, inside_m: m })}
+      />
+      <LengthEntry
+        of="eye_behind_m"
+        label="{it.name} behind"
+        value={it.at?.behind_m ?? 0}
+        error={fault?.about(`${it.field}.behind_m`)}
+        onvalue={(m) => it.set({ inside_m: it.at?.inside_m ?? 0, behind_m: m })}
+      />
+    {/each}
+  </div>
+  {#if keeping.error}<div class="mt-3"><Trouble error={keeping.error} /></div>{/if}
+  {#if look.way === 'mirror'}
+    <div class="mt-3 flex flex-wrap items-end gap-x-6 gap-y-2">
+      <label class="flex min-h-11 items-center gap-3"
+        ><input type="checkbox" class="size-6 accent-(--ink)" bind:checked={look.noseToo} /><span
+          >Mark the nose too</span
+        ></label
+      >
+      <div class="w-64">
+        <Stepper
+          label="Shoulders in the mirror"
+          unit="°"
+          hint="Right of its lines +, left −; empty: not looked."
+          text={look.shoulders_deg === null ? '' : String(look.shoulders_deg)}
+          read={typedNumber}
+          error={fault?.about('shoulders_deg')}
+          step={(by) => (look.shoulders_deg = (look.shoulders_deg ?? 0) + by * 0.5)}
+          onvalue={(it) => (look.shoulders_deg = it)}
+        />
+      </div>
+    </div>
   {/if}
-</p>
-<MirrorTap
-  scene={sheet.mirror}
-  {hand}
-  wanted={look.wanted}
-  said={placeWords}
-  mark={(at) => look.mark(at)}
-  marks={eyes}
-/>
-<div class="mt-3 grid grid-cols-2 gap-x-5 gap-y-3">
-  {#each eyes as it (it.name)}
-    <LengthEntry
-      of="eye_inside_m"
-      label="{it.name} inside"
-      value={it.at?.inside_m ?? 0}
-      error={fault?.about(`${it.field}.inside_m`) ?? fault?.about(it.field)}
-      onvalue={(m) => it.set({ behind_m: it.at?.behind_m ?? 0, inside_m: m })}
-    />
-    <LengthEntry
-      of="eye_behind_m"
-      label="{it.name} behind"
-      value={it.at?.behind_m ?? 0}
-      error={fault?.about(`${it.field}.behind_m`)}
-      onvalue={(m) => it.set({ inside_m: it.at?.inside_m ?? 0, behind_m: m })}
-    />
-  {/each}
-</div>
+  <div class="mt-3 flex gap-3">
+    <button
+      class="button primary min-h-14 flex-1 text-lg"
+      disabled={!look.lead || !look.trail || look.wanted === 'Nose'}
+      onclick={keep}>Keep this look</button
+    >
+    <button class="button" disabled={!look.lead} onclick={again}>Mark again</button>
+    <button class="button" onclick={() => (look.one_way = true)}>One way alone…</button>
+  </div>
+  {#if last}
+    <label class="mt-2 flex min-h-11 items-center gap-3">
+      <input type="checkbox" class="size-6 accent-(--ink)" bind:checked={look.rereading} />
+      <span>This reads the last look once more, by you or a second reader: it tells how well it is read.</span>
+    </label>
+  {/if}
+{/if}
 {#if waiting}<p class="mt-2 text-faded" role="status">
     ◌ {waiting === 1 ? 'One look is' : `${waiting} looks are`} on the way.
   </p>{/if}
-{#if keeping.error}<div class="mt-3"><Trouble error={keeping.error} /></div>{/if}
-{#if look.way === 'mirror'}
-  <div class="mt-3 flex flex-wrap items-end gap-x-6 gap-y-2">
-    <label class="flex min-h-11 items-center gap-3"
-      ><input type="checkbox" class="size-6 accent-(--ink)" bind:checked={look.noseToo} /><span>Mark the nose too</span
-      ></label
-    >
-    <div class="w-64">
-      <Stepper
-        label="Shoulders in the mirror"
-        unit="°"
-        hint="Right of its lines +, left −; empty: not looked."
-        text={look.shoulders_deg === null ? '' : String(look.shoulders_deg)}
-        read={typedNumber}
-        error={fault?.about('shoulders_deg')}
-        step={(by) => (look.shoulders_deg = (look.shoulders_deg ?? 0) + by * 0.5)}
-        onvalue={(it) => (look.shoulders_deg = it)}
-      />
-    </div>
-  </div>
-{/if}
-<div class="mt-3 flex gap-3">
-  <button
-    class="button primary min-h-14 flex-1 text-lg"
-    disabled={!look.lead || !look.trail || look.wanted === 'Nose'}
-    onclick={keep}>Keep this look</button
-  >
-  <button class="button" disabled={!look.lead} onclick={again}>Mark again</button>
-</div>
-{#if last}
-  <label class="mt-2 flex min-h-11 items-center gap-3">
-    <input type="checkbox" class="size-6 accent-(--ink)" bind:checked={look.rereading} />
-    <span>This reads the last look once more, by you or a second reader: it tells how well it is read.</span>
-  </label>
-{/if}
-<div class="mt-4 grid grid-cols-2 gap-x-5 gap-y-3 border-t border-hairline pt-3">
+<div class="mt-4 grid min-[440px]:grid-cols-2 gap-x-5 gap-y-3 border-t border-hairline pt-3">
   <LengthEntry
     of="eye_seen_m"
     value={look.seen_m}

@@ -55,7 +55,7 @@
               step: it.step / 1000
             }}
             error={error?.about(`position.${it.lever}`)}
-            onvalue={(m) => (position = { ...position, [it.lever]: Math.round(m * 1e4) / 10 })}
+            onvalue={(m) => (position = { ...position, [it.lever]: Math.round(m * 1e8) / 1e5 })}
           />
         {:else}
           <Stepper

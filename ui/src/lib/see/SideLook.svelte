@@ -1,5 +1,6 @@
 <!-- Looks that tell the side only: what an upright string covers of the ball, or whether a strip turns dark. -->
 <script lang="ts">
+  import { formOf } from '$lib/base/form'
   import { onMount } from 'svelte'
   import { typedNumber } from '$lib/base/number'
   import { stamp } from '$lib/data/clock'
@@ -11,6 +12,8 @@
   import Stepper from '$lib/base/Stepper.svelte'
   import type { EyesLook, Strip as Device } from './eyes.svelte'
   import { keepLook } from './writes'
+
+  formOf('small')
 
   interface Props {
     lessonId: string
@@ -26,6 +29,7 @@
   const busy = $derived(keeping.isPending)
   const fault = $derived(error ? refusal(error) : null)
 
+  type Against = Shapes['StringLookIn']['against']
   type Covers = Shapes['StringLookIn']['covers']
   // From the far side to the near one, as it is seen from over the ball.
   const PICTURES: { covers: Covers; side: 'outside' | 'inside'; words: string; at: number }[] = [
@@ -49,8 +53,18 @@
   // A right-handed golfer stands above the line here, so far is down the page.
   const down = $derived(hand === 'right' ? 1 : -1)
 
+  // The string passes a line on one side of it, or splits it: the line is then seen on the other side of the string.
+  const LINES = choices<Against>('string_against')
+  const PASSES: { covers: Covers; side: 'outside' | 'inside'; words: string }[] = [
+    { covers: 'off', side: 'inside', words: 'far side of the string' },
+    { covers: 'splits', side: 'outside', words: 'split by it' },
+    { covers: 'off', side: 'outside', words: 'near side of the string' }
+  ]
+
   function keep(
-    seen: { way: 'string'; covers: Covers; side: 'outside' | 'inside' } | { way: 'strip'; device: Device; seen: Strip }
+    seen:
+      | { way: 'string'; covers: Covers; side: 'outside' | 'inside'; against: Against }
+      | { way: 'strip'; device: Device; seen: Strip }
   ): void {
     const more = { lesson_id: lessonId, set_up: look.set_up, station_id: null, taken_at: stamp() }
     keeping.mutate(
@@ -86,7 +100,7 @@
       <button
         class="button min-h-28 w-[7.2rem] flex-col px-1"
         disabled={busy}
-        onclick={() => keep({ way, covers: it.covers, side: it.side })}
+        onclick={() => keep({ way, covers: it.covers, side: it.side, against: 'ball' })}
       >
         <svg width="64" height="64" viewBox="-32 -32 64 64" aria-hidden="true">
           <circle r="20" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.5" />
@@ -96,7 +110,19 @@
       </button>
     {/each}
   </div>
-  <div class="mt-3 grid grid-cols-2 items-start gap-x-5 gap-y-3 lg:grid-cols-3" data-string-sizes>
+  {#each LINES as line (line.value)}
+    <p class="mt-3 text-lg">{line.words}: <strong>where is it seen?</strong></p>
+    <div class="mt-1 grid grid-cols-3 gap-2" role="group" aria-label={line.words}>
+      {#each PASSES as it (it.words)}
+        <button
+          class="button min-h-14 px-1 leading-tight"
+          disabled={busy}
+          onclick={() => keep({ way, covers: it.covers, side: it.side, against: line.value })}>{it.words}</button
+        >
+      {/each}
+    </div>
+  {/each}
+  <div class="mt-3 grid min-[440px]:grid-cols-2 items-start gap-x-5 gap-y-3 lg:grid-cols-3" data-string-sizes>
     <LengthEntry
       of="string_height_m"
       hint="As it is laid, over the ground."

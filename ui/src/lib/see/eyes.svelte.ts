@@ -16,6 +16,8 @@ export class EyesLook {
   /** The shoulders' line in the mirror, degrees right of its lines; null while nobody looked. */
   shoulders_deg = $state<number | null>(null)
   way = $state<Way>('mirror')
+  /** One way alone is told, inside or behind; else both eyes are marked. */
+  one_way = $state(false)
   /** It reads the last look once more, nothing moved. */
   rereading = $state(false)
   level = $state({ falls_in_percent: 0, falls_back_percent: 0, level_doubt_percent: 0.1 })

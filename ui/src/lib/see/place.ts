@@ -14,14 +14,20 @@ export function placeWords(at: Place): string {
   return `${size(at.inside_m)} ${at.inside_m < 0 ? 'outside' : 'inside'}, ${size(at.behind_m)} ${at.behind_m < 0 ? 'ahead' : 'behind'}`
 }
 
-/** A look at the eyes: a place, or the interval a look that tells the side leaves. */
-export function lookWords(
-  it: Pick<Shapes['EyeTakeOut'], 'inside_m' | 'behind_m' | 'low_mm' | 'high_mm' | 'way'>
-): string {
+type Look = Pick<Shapes['EyeTakeOut'], 'inside_m' | 'behind_m' | 'along' | 'low_mm' | 'high_mm' | 'way'>
+
+/** A look at the eyes: a place, or what a look leaves that tells less. */
+export function lookWords(it: Look): string {
   if (it.inside_m !== null && it.behind_m !== null) return placeWords({ inside_m: it.inside_m, behind_m: it.behind_m })
   const ruler = rulerFor(0.3, settings.units)
-  const edge = (mm: number) => `${withUnit(Math.abs(mm) / 1000, ruler)} ${mm < 0 ? 'outside' : 'inside'}`
-  if (it.low_mm === null) return `${it.way}: beyond ${edge(it.high_mm ?? 0)}`
-  if (it.high_mm === null) return `${it.way}: beyond ${edge(it.low_mm)}`
-  return `${it.way}: ${edge(it.low_mm)} to ${edge(it.high_mm)}`
+  const [more, less] = it.along === 'inside' ? ['inside', 'outside'] : ['behind', 'ahead']
+  const edge = (mm: number) => `${withUnit(Math.abs(mm) / 1000, ruler)} ${mm < 0 ? less : more}`
+  const { low_mm: low, high_mm: high, way } = it
+  if (way === 'mirror' || way === 'plumb') {
+    if (low === null || high === null) return `${low === null ? less : more}, how far not read`
+    if (low < 0 && high > 0) return it.along === 'inside' ? 'over the line' : 'level with the ball'
+    return edge((low + high) / 2)
+  }
+  if (low === null || high === null) return `${way}: beyond ${edge(low ?? high ?? 0)}`
+  return `${way}: ${edge(low)} to ${edge(high)}`
 }

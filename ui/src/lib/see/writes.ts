@@ -19,12 +19,12 @@ export const keepTake = (body: Sent<'/api/eye-takes/{id}'>) =>
     { ...eyesOf(body.lesson_id), words: 'The look at the eyes' }
   )
 
-/** A look that tells the side only: by a string or a strip. */
+/** A look that tells the side only, by a string or a strip, or one way alone. */
 export const keepLook = (body: Sent<'/api/eye-looks/{id}'>) =>
   put(
     '/api/eye-looks/{id}',
     { ...pathInUnits(v7()), body },
-    { ...eyesOf(body.lesson_id), words: 'The look by string or strip' }
+    { ...eyesOf(body.lesson_id), words: 'The look at the eyes' }
   )
 
 export const voidTake = (lesson: string, it: { id: string; voided: boolean }) =>

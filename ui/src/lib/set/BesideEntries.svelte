@@ -1,9 +1,12 @@
 <!-- What else is laid on the same line, the room for the stroke, and what all of it takes out of the bag. -->
 <script lang="ts">
+  import { formOf } from '$lib/base/form'
   import type { Refusal, Shapes } from '$lib/data/client'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import SizeEntry from '$lib/base/SizeEntry.svelte'
   import type { Plan } from './plan'
+
+  formOf('small')
 
   interface Props {
     plan: Plan
@@ -37,7 +40,7 @@
         >
       </div>
       {#if fault?.about(`aids.${n}`)}<p class="font-semibold text-danger">{fault.about(`aids.${n}`)}</p>{/if}
-      <div class="mt-2 grid grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
+      <div class="mt-2 grid min-[440px]:grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
         {#each it.dimensions as dimension (dimension.name)}
           <SizeEntry
             {dimension}
@@ -53,7 +56,7 @@
 {:else}
   <p class="border-t border-hairline py-3 text-lg">Nothing lies beside the rig.</p>
 {/each}
-<div class="grid grid-cols-2 gap-x-5 gap-y-3 border-t border-hairline pt-3 md:grid-cols-3">
+<div class="grid min-[440px]:grid-cols-2 gap-x-5 gap-y-3 border-t border-hairline pt-3 md:grid-cols-3">
   <LengthEntry
     of="backstroke_m"
     hint={plan.backstroke_m === null ? 'As usual for this putt; an opinion.' : 'As you say.'}
@@ -73,7 +76,7 @@
       <h3 class="wide text-lg">Parts</h3>
       <a class="button" href="/aids/bag">My bag…</a>
     </div>
-    <ul class="mt-1 grid grid-cols-2 gap-x-5 md:grid-cols-3">
+    <ul class="mt-1 grid min-[440px]:grid-cols-2 gap-x-5 md:grid-cols-3">
       {#each seen.parts as it (it.part)}
         <li class="py-0.5">
           {it.count} × {it.name}

@@ -3,6 +3,7 @@
   import type { Shapes } from '$lib/data/client'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import PutRight from './PutRight.svelte'
 
   interface Props {
     /** The lesson's plans, oldest first. */
@@ -14,6 +15,9 @@
   let { stations, now, error, goOn }: Props = $props()
 
   let open = $state(false)
+  /** The plan of which a size was entered wrong. */
+  let wrong = $state.raw<Shapes['StationOut'] | undefined>()
+  let righting = $state(false)
 </script>
 
 {#if error}<div class="w-full"><Trouble {error} /></div>{/if}
@@ -35,6 +39,18 @@
           <p class="text-sm">{it.proof_words}</p>
           {#each it.replaced as said (said)}<p class="text-sm text-faded">{said}</p>{/each}
         </div>
+        {#if it.used}
+          <button
+            class="button"
+            type="button"
+            aria-label="A size of {it.words} was entered wrong"
+            onclick={() => {
+              wrong = it
+              open = false
+              righting = true
+            }}>A size was wrong…</button
+          >
+        {/if}
         {#if it.id !== now}
           <button
             class="button"
@@ -50,3 +66,4 @@
     {/each}
   </ul>
 </Sheet>
+{#if wrong}<PutRight bind:open={righting} station={wrong} />{/if}

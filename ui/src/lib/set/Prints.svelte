@@ -6,7 +6,7 @@
   import { createAsk } from '$lib/data/write.svelte'
   import Choice from '$lib/base/Choice.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { settings } from '$lib/base/settings.svelte'
+  import { usualPaper } from '$lib/base/settings.svelte'
   import type { Plan } from './plan'
   import { printsQuery } from './queries.svelte'
 
@@ -14,17 +14,20 @@
     plan: Plan
     hand: Shapes['GolferBrief']['hand']
     title: string
+    /** Of the lesson's papers. */
+    units: Shapes['LessonOut']['units']
   }
-  let { plan, hand, title }: Props = $props()
+  let { plan, hand, title, units }: Props = $props()
 
   const prints = printsQuery()
   const PAPERS = choices<'a4' | 'letter'>('paper')
-  let paper = $state<'a4' | 'letter'>(settings.paper)
+  // svelte-ignore state_referenced_locally
+  let paper = $state<'a4' | 'letter'>(usualPaper(units))
 
   const fetched = (name: string, form: 'pdf' | 'svg', sheet: number) =>
     save(
       api.POST('/api/prints/{name}', {
-        params: { path: { name }, query: { form, paper, sheet, units: settings.units } },
+        params: { path: { name }, query: { form, paper, sheet, units } },
         body: { ...$state.snapshot(plan), hand, title },
         parseAs: 'blob'
       }),
@@ -53,7 +56,7 @@
 <div class="flex flex-wrap items-end gap-5">
   <Choice label="Paper" options={PAPERS} bind:value={paper} />
   <p class="max-w-sm text-faded">
-    Print at 100 %, never fitted to the page. On every sheet a bar must measure {settings.units === 'metric'
+    Print at 100 %, never fitted to the page. On every sheet a bar must measure {units === 'metric'
       ? '100 mm'
       : '3 15/16 in'}.
   </p>

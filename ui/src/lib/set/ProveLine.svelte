@@ -1,5 +1,6 @@
 <!-- Prove the line: choose how, say what was measured and how often. What was read on it is judged again. -->
 <script lang="ts">
+  import { formOf } from '$lib/base/form'
   import type { Shapes } from '$lib/data/client'
   import { untrack } from 'svelte'
   import { hundredths } from '$lib/base/number'
@@ -12,6 +13,8 @@
   import { waysQuery } from './queries.svelte'
   import RollBothWays from './RollBothWays.svelte'
   import { provePlan } from './writes'
+
+  formOf('small')
 
   interface Props {
     open: boolean

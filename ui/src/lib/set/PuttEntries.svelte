@@ -1,5 +1,6 @@
 <!-- The putt: its length and pace, the green under it, the coach's read and what it is started at. -->
 <script lang="ts">
+  import { formOf } from '$lib/base/form'
   import { untrack } from 'svelte'
   import { typedNumber } from '$lib/base/number'
   import type { Refusal, Shapes } from '$lib/data/client'
@@ -10,6 +11,8 @@
   import { choices, entry, stepped } from '$lib/data/vocabulary.svelte'
   import GreenEntries from './GreenEntries.svelte'
   import type { Plan } from './plan'
+
+  formOf('long')
 
   interface Props {
     plan: Plan

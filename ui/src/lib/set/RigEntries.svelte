@@ -1,5 +1,6 @@
 <!-- The rig that watches the start: proposed for the putt and the golfer, or chosen; its dimensions, and how strict it is. -->
 <script lang="ts">
+  import { formOf } from '$lib/base/form'
   import { typedNumber } from '$lib/base/number'
   import { api, ask, refusal, type Refusal, type Shapes } from '$lib/data/client'
   import { createAsk } from '$lib/data/write.svelte'
@@ -8,6 +9,8 @@
   import SizeEntry from '$lib/base/SizeEntry.svelte'
   import Stepper from '$lib/base/Stepper.svelte'
   import type { Plan } from './plan'
+
+  formOf('small')
 
   interface Props {
     plan: Plan
@@ -39,7 +42,7 @@
   onchange={() => (plan.rig_sizes_m = {})}
 />
 {#if rig}
-  <div class="mt-3 grid grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
+  <div class="mt-3 grid min-[440px]:grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
     {#each rig.dimensions as it (rig.about.kind + it.name)}
       <SizeEntry
         dimension={it}

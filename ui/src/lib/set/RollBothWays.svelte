@@ -1,9 +1,12 @@
 <!-- Balls rolled out to the hole and back: they tell the slope under the line, and are the proof of it. -->
 <script lang="ts">
+  import { formOf } from '$lib/base/form'
   import { about, refusal, type Shapes } from '$lib/data/client'
   import { Draft } from '$lib/base/draft.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
   import { rollsQuery } from './queries.svelte'
+
+  formOf('small')
 
   interface Props {
     green_speed_ft: number

@@ -1,5 +1,6 @@
 <!-- Is the instrument itself true? Turned over, sighted along, taped, or held where the answer is known; what it is off by is put right. -->
 <script lang="ts">
+  import { formOf } from '$lib/base/form'
   import Sheet from '$lib/base/Sheet.svelte'
   import { Draft } from '$lib/base/draft.svelte'
   import LengthEntry from '$lib/base/LengthEntry.svelte'
@@ -12,6 +13,8 @@
   import { ENTRIES } from '$lib/instruments'
   import { toolsQuery } from './queries.svelte'
   import { keepToolCheck, voidToolCheck } from './writes'
+
+  formOf('small')
 
   interface Props {
     lessonId: string
@@ -123,7 +126,7 @@
       <ol class="grid gap-3" aria-label={it.way_words}>
         {#each rows as one, n (n)}
           <li
-            class="grid grid-cols-2 items-start gap-2 border-b border-hairline pb-2 {it.sizes.length > 2
+            class="grid min-[440px]:grid-cols-2 items-start gap-2 border-b border-hairline pb-2 {it.sizes.length > 2
               ? 'md:grid-cols-4'
               : ''}"
           >

@@ -1,11 +1,14 @@
 <!-- An instrument by itself: set its dimensions, tap a reading, and see what it stands for. Nothing is kept. -->
 <script lang="ts">
+  import { formOf } from '$lib/base/form'
   import { refusal, type Shapes } from '$lib/data/client'
   import { triedQuery } from './queries.svelte'
   import type { Zone } from '$lib/drawing/zones'
   import Sheet from '$lib/base/Sheet.svelte'
   import SizeEntry from '$lib/base/SizeEntry.svelte'
   import { ENTRIES } from '$lib/instruments'
+
+  formOf('small')
 
   interface Props {
     instrument: Shapes['InstrumentOut']
@@ -39,7 +42,7 @@
     {#if now}<strong>{now.name}:</strong> {instrument.quantity.name} {now.meaning}.{:else}Tap a reading: what it stands
       for shows here. Nothing is kept.{/if}
   </p>
-  <div class="mt-3 grid grid-cols-2 gap-x-5 gap-y-3">
+  <div class="mt-3 grid min-[440px]:grid-cols-2 gap-x-5 gap-y-3">
     {#each instrument.dimensions as it (it.name)}
       <SizeEntry
         dimension={it}

@@ -1,4 +1,6 @@
 /** A station as it is being planned, in the words of the API. */
+import { FOOT_M, INCH_M } from '$lib/base/length'
+import type { Units } from '$lib/base/settings.svelte'
 import type { Shapes } from '$lib/data/client'
 
 export type Plan = Omit<Shapes['SavedOut'], 'id' | 'name' | 'words' | 'proof' | 'stage'>
@@ -21,6 +23,10 @@ export const FIRST: Plan = {
   aids: [],
   golfer_says: { read: null, falls_forward_percent: null, falls_right_percent: null }
 }
+
+/** A first putt as people say it in these units: 2.5 m and 35 cm past, or 8 ft and 14 in. */
+export const firstIn = (units: Units): Plan =>
+  units === 'metric' ? FIRST : { ...FIRST, distance_m: 8 * FOOT_M, past_m: 14 * INCH_M }
 
 /** Only what a plan is, of a row that holds more. */
 export function planOf(row: Plan): Plan {

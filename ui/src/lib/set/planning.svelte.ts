@@ -10,7 +10,7 @@ import { settings } from '$lib/base/settings.svelte'
 import type { Shapes } from '$lib/data/client'
 import { entry } from '$lib/data/vocabulary.svelte'
 import type { Grip } from '$lib/drawing/Grips.svelte'
-import { filledFrom, FIRST, planOf, same, type Plan } from './plan'
+import { filledFrom, FIRST, firstIn, planOf, same, type Plan } from './plan'
 
 export const TABS = [
   { value: 'putt', words: 'Putt' },
@@ -58,7 +58,8 @@ export class Planning {
 
   /** The lesson's plan, or a first putt that suits most floors. */
   begin(now: Shapes['StationOut'] | undefined, green_speed_ft: number, held?: Held): void {
-    this.first = { ...FIRST, past_m: held?.past_m ?? FIRST.past_m, capture: held?.capture ?? FIRST.capture }
+    const usual = firstIn(settings.units)
+    this.first = { ...usual, past_m: held?.past_m ?? usual.past_m, capture: held?.capture ?? usual.capture }
     this.plan = structuredClone(now ? planOf(now) : { ...this.first, green_speed_ft })
     const plan = now ? structuredClone(planOf(now)) : null
     this.kept = now && plan ? { id: now.id, replaces_id: now.replaces_id, plan, seen: [plan] } : null

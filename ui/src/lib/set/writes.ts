@@ -85,6 +85,27 @@ export const provePlan = (lesson: string, id: string, body: Sent<'/api/stations/
     }
   )
 
+/** Sizes of a plan put right after something was read with them. */
+export const putRight = (lesson: string, id: string, body: Sent<'/api/corrections/{id}'>) =>
+  put(
+    '/api/corrections/{id}',
+    { ...pathInUnits(id), body },
+    {
+      thing: plansThing(lesson),
+      words: 'A size put right',
+      renews: [
+        ...ofLesson(lesson),
+        key.aim(lesson),
+        key.sights(lesson),
+        every(key.read),
+        every(key.compared),
+        every(key.further),
+        key.summary(lesson),
+        key.preview(lesson)
+      ]
+    }
+  )
+
 /** The laser's cautions are read in this lesson. */
 export const readCautions = (lesson: string) =>
   put(

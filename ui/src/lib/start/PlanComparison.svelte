@@ -86,7 +86,9 @@
     async () => {
       const conditions: Shapes['ConditionIn'][] = []
       for (const { name, factors, guided: seen, lay } of it.conditions(station, guided, length)) {
-        const more = lay && { id: v7(), replaces_id: null, plan: lay, seen: [] }
+        // What is laid on the line that stands keeps its proof; from the other side of the hole it is another line.
+        const replaces_id = factors.hole_side ? null : station.id
+        const more = lay && { id: v7(), replaces_id, plan: lay, seen: [] }
         const laid = more ? (await outbox.post(keepPlan(lessonId, more, false), () => true)).id : station.id
         conditions.push({ name, factors, station_id: laid, guided: seen, block_id: v7() })
       }

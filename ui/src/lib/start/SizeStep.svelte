@@ -39,7 +39,7 @@
   const side = $derived(note.low >= 0 ? 1 : note.high <= 0 ? -1 : 0)
   const usual = $derived(note.usual.map((it) => side * it).filter((it) => it && it >= note.low && it <= note.high))
   function step(by: number): void {
-    value = Math.min(note.high, Math.max(note.low, Math.round((value + by * note.step) * 1e4) / 1e4))
+    value = Math.min(note.high, Math.max(note.low, Math.round((value + by * note.step) * 1e8) / 1e8))
   }
   $effect(() =>
     keys.add(note.label, () => [

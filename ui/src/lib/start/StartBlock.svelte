@@ -82,7 +82,7 @@
    * is noted: what lies there, or else where the putt finished.
    */
   const before = $derived(like?.asks ?? last.asks ?? [])
-  const laid = $derived(watched.map((it) => it.note))
+  const laid = $derived(watched.filter((it) => !it.needs_string).map((it) => it.note))
   /** What lies there may tell of the putt itself what became of it; a rod along the toes does not. */
   const OF_PUTT = new Set(['start', 'path', 'strike', 'pace'])
   const needed = $derived(

@@ -1,5 +1,7 @@
 /** A comparison while it is planned: what is set against what, and how many putts each in which turns. */
 import type { Shapes } from '$lib/data/client'
+import { FOOT_M } from '$lib/base/length'
+import { settings } from '$lib/base/settings.svelte'
 import { planOf, type Plan } from '$lib/set/plan'
 import { choices } from '$lib/data/vocabulary.svelte'
 import { USUAL, type Under } from './under'
@@ -41,8 +43,9 @@ export class Comparing {
       this.under = [USUAL, other]
       this.varies = (Object.keys(other.factors)[0] as Varies | undefined) ?? 'set_up'
     }
-    // The first three are near what is laid; the coach changes them.
-    this.distances_m = [distance_m - 1, distance_m, distance_m + 1.5].map((it) => Math.max(1.2, it))
+    // The first three are near what is laid, as far apart as is round in the units in use; the coach changes them.
+    const [nearer, further] = settings.units === 'metric' ? [1, 1.5] : [3 * FOOT_M, 5 * FOOT_M]
+    this.distances_m = [distance_m - nearer, distance_m, distance_m + further].map((it) => Math.max(1.2, it))
   }
 
   get kind(): Kind {

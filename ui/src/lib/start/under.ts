@@ -27,6 +27,10 @@ function offered(some: Under[]): Under[] {
   return [...found.values()].slice(0, MOST)
 }
 
+/** Set-ups by name: those of this lesson, then those of the golfer's cards. */
+export const setUpsOf = (sheet: Pick<Shapes['LessonSheetOut'], 'set_ups' | 'set_ups_kept'> | undefined): string[] =>
+  sheet ? [...sheet.set_ups, ...sheet.set_ups_kept] : []
+
 /** The same with other factors: it is called by what it was, and by what was added. */
 export function withFactors(it: Under, factors: Under['factors']): Under {
   const added = Object.entries(factors).filter(([name, level]) => it.factors[name] !== level)

@@ -17,6 +17,7 @@ from ...start.path import PathModel
 from ...start.stroke import MEASURES
 from ...start.watched import PREFIX, watched_interval
 from .entry import Value
+from .quantity import NOTES_OF_LINKS
 
 PATH_DEG: Final = Opinion("path_as_declared", 0.5, "deg")
 """A path within this either side of the one declared is as declared; words and rails tell no more. An opinion."""
@@ -44,8 +45,12 @@ class Reader:
     misled: bool = False
 
 
-MISLED_IN: Final[Mapping[str, str]] = {"path": "path", "path_going_back": "path_back"}
-"""The notes in words that are seen against a string over the line, and what they tell."""
+MISLED_IN: Final[Mapping[str, str]] = {
+    "path": "path",
+    "path_going_back": "path_back",
+    "off_string": "off_string",
+}
+"""The notes that are seen against a string over the line, and what they tell."""
 
 
 def putt_values(by: Reader, start: Interval | None, notes: Notes, measures: Mapping[str, float]) -> dict[str, Value]:
@@ -69,7 +74,7 @@ def putt_values(by: Reader, start: Interval | None, notes: Notes, measures: Mapp
     for name, value in notes.items():
         if name.startswith(PREFIX):
             _watched(found, name, value, by_name.get(name), by)
-        elif name not in _TOLD_ELSEWHERE:
+        elif name not in NOTES_OF_LINKS:
             found[name] = value if isinstance(value, str) else typed(float(value))
     _finish(found, notes, by_name)
     if start is not None and "felt" in notes:
@@ -80,19 +85,6 @@ def putt_values(by: Reader, start: Interval | None, notes: Notes, measures: Mapp
     return found
 
 
-_TOLD_ELSEWHERE: Final = frozenset(
-    (
-        "strike",
-        "path",
-        "path_going_back",
-        "path_deg",
-        "face_impact",
-        "face_address_deg",
-        "face_impact_deg",
-        "finish",
-        "ran_past_m",
-    )
-)
 _BACK: Final[Mapping[str, str]] = {"inside": "in_to_out", "neutral": "neutral", "outside": "out_to_in"}
 """A head inside its way going back travels from in to out of it."""
 

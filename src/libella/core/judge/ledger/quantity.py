@@ -29,8 +29,8 @@ _STROKE: Final[frozenset[Factor]] = frozenset(
 )
 _FACE: Final[frozenset[Factor]] = frozenset(("set_up", "cue", "routine", "kit", "trial", "guide", "unsorted"))
 _MARK: Final[frozenset[Factor]] = frozenset(("cue", "kit", "routine", "trial", "unsorted"))
-_EYES: Final[frozenset[Factor]] = frozenset(("set_up", "trial", "unsorted"))
-_SEEN: Final[frozenset[Factor]] = frozenset(("set_up", "trial", "unsorted"))
+_EYES: Final[frozenset[Factor]] = frozenset(("set_up", "trial", "hole_side", "unsorted"))
+_SEEN: Final[frozenset[Factor]] = frozenset(("set_up", "trial", "hole_side", "unsorted"))
 
 
 @dataclass(frozen=True, slots=True)
@@ -111,8 +111,8 @@ _KNOWN: Final[tuple[Quantity, ...]] = (
     Quantity("missed_side", "share", "putt"),
     Quantity("stopped", "share", "putt"),
 )
-_GOOD: Final = {"roll": "clean", "still": "nothing", "touch": "nothing"}
-_LINKS: Final = frozenset(
+_GOOD: Final = {"roll": "clean", "still": "nothing", "touch": "nothing", "off_string": "on"}
+NOTES_OF_LINKS: Final = frozenset(
     (
         "strike",
         "path",
@@ -180,7 +180,7 @@ def _wide(low: float, high: float, unit: str) -> Prior:
 
 def names() -> tuple[str, ...]:
     """Every quantity there is: what a test over the registry asks each consumer for."""
-    notes = [it for it in NOTES if it not in _LINKS and it not in ("read",)]
+    notes = [it for it in NOTES if it not in NOTES_OF_LINKS and it not in ("read",)]
     aids = [PREFIX + kind for kind in instruments() if _is_noted(kind)]
     measures = [it for it in MEASURES if it not in _TOLD and it not in notes]
     return (*(it.name for it in _KNOWN), *notes, "read", *aids, *measures, *ENTRIES)

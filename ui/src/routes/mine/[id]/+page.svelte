@@ -3,7 +3,6 @@
   import { page } from '$app/state'
   import Coming from '$lib/base/Coming.svelte'
   import { place } from '$lib/base/place.svelte'
-  import { settings } from '$lib/base/settings.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { api } from '$lib/data/client'
   import { save } from '$lib/data/save'
@@ -20,8 +19,7 @@
     save(
       api.GET('/api/mine/sheets/{id}/paper', {
         params: {
-          path: { id },
-          query: { paper: settings.paper, units: settings.units }
+          path: { id }
         },
         parseAs: 'blob'
       }),

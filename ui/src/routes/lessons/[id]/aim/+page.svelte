@@ -13,6 +13,7 @@
   import SchoolsHere from '$lib/schools/SchoolsHere.svelte'
   import Unproved from '$lib/set/Unproved.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
+  import { setUpsOf } from '$lib/start/under'
   import Trouble from '$lib/base/Trouble.svelte'
 
   const id = $derived(page.params.id ?? '')
@@ -55,7 +56,7 @@
         laserRead={Boolean(lesson.data?.lesson.laser_read_at)}
         natural={sheets.some((it) => it.series.link === 'face' && !it.series.aided && it.found.set_downs)}
         tools={aim.data.tools}
-        setUps={lesson.data?.set_ups ?? []}
+        setUps={setUpsOf(lesson.data)}
         before={sheets.map((it) => it.series)}
         begun={(series) => {
           current = series

@@ -3,9 +3,9 @@
   import { page } from '$app/state'
   import Coming from '$lib/base/Coming.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
-  import { settings } from '$lib/base/settings.svelte'
   import { api } from '$lib/data/client'
   import { createFresh } from '$lib/data/fresh.svelte'
+  import { named } from '$lib/data/vocabulary.svelte'
   import { save } from '$lib/data/save'
   import { createAsk, createWrite, firstError } from '$lib/data/write.svelte'
   import { day } from '$lib/base/dates'
@@ -31,7 +31,7 @@
       api.GET('/api/lessons/{id}/golfers-sheet', {
         params: {
           path: { id },
-          query: { paper: settings.paper, whole, units: settings.units }
+          query: { whole }
         },
         parseAs: 'blob'
       }),
@@ -48,7 +48,7 @@
     <div class="flex flex-wrap items-end justify-between gap-3 border-b-2 border-ink pb-2">
       <div>
         <h1 class="wide text-2xl">The sheet to take home</h1>
-        <p class="text-faded">{it.golfer} · {it.under}</p>
+        <p class="text-faded">{it.golfer} · {it.under} · in {named('units', it.units)}</p>
       </div>
       <div class="flex flex-wrap gap-2">
         {#if it.drill}

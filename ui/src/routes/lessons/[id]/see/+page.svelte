@@ -21,6 +21,7 @@
   import FirstLook from '$lib/see/FirstLook.svelte'
   import SchoolsHere from '$lib/schools/SchoolsHere.svelte'
   import Unproved from '$lib/set/Unproved.svelte'
+  import { setUpsOf } from '$lib/start/under'
   import type { Shapes } from '$lib/data/client'
 
   const id = $derived(page.params.id ?? '')
@@ -74,10 +75,10 @@
   {#if part === 'first' && !open && lesson.data}
     <FirstLook lessonId={id} askAt={askThere} />
   {:else if part === 'eyes' && !open && lesson.data}
-    <EyesPart lessonId={id} golfer={lesson.data.golfer} setUps={lesson.data.set_ups} />
+    <EyesPart lessonId={id} golfer={lesson.data.golfer} setUps={setUpsOf(lesson.data)} />
   {:else if part === 'map' && !open && lesson.data}
     <MapPart
-      setUps={lesson.data.set_ups}
+      setUps={setUpsOf(lesson.data)}
       lessonId={id}
       golfer={lesson.data.golfer}
       askAt={(at) => {
@@ -100,7 +101,7 @@
         hand={lesson.data?.golfer.hand ?? 'right'}
         {breaks}
         bind:position
-        setUps={lesson.data?.set_ups ?? []}
+        setUps={setUpsOf(lesson.data)}
         last={tests.at(-1)?.test}
       />
     {/if}

@@ -14,7 +14,7 @@
   import Coming from '$lib/base/Coming.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import PlanComparison from '$lib/start/PlanComparison.svelte'
-  import { offeredUnder } from '$lib/start/under'
+  import { offeredUnder, setUpsOf } from '$lib/start/under'
   import StartBlock from '$lib/start/StartBlock.svelte'
   import BesideEntries from '$lib/set/BesideEntries.svelte'
   import { keepDraft, takeDraft } from '$lib/set/draft'
@@ -252,6 +252,7 @@
                 {plan}
                 hand={sheet.golfer.hand}
                 title="{sheet.golfer.name}, {sheet.lesson.place}"
+                units={sheet.lesson.units}
               />{/if}
           </Tabs.Content>
         </div>
@@ -302,7 +303,7 @@
           golferId={sheet.golfer.id}
           {wanted}
           station={lay}
-          offered={offeredUnder(sheet.blocks, sheet.set_ups)}
+          offered={offeredUnder(sheet.blocks, setUpsOf(sheet))}
           guides={rig?.about.guides ?? false}
           watched={seen?.watched ?? []}
           readsStart={seen?.reads_start ?? true}
@@ -323,7 +324,7 @@
         station={now}
         guided={rig?.about.guides ?? false}
         asked={asking}
-        offered={offeredUnder(sheet.blocks, sheet.set_ups)}
+        offered={offeredUnder(sheet.blocks, setUpsOf(sheet))}
         planned={() => (comparing = false)}
       />
     </Sheet>

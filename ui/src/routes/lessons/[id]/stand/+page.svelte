@@ -16,6 +16,7 @@
   import WhatToNote from '$lib/stand/WhatToNote.svelte'
   import { setUpEntriesQuery, standQuery } from '$lib/stand/queries.svelte'
   import { noteSetUp, setUpThing, voidSetUp, WANTED, wantEntries } from '$lib/stand/writes'
+  import { setUpsOf } from '$lib/start/under'
   import { moment } from '$lib/base/dates'
 
   const id = $derived(page.params.id ?? '')
@@ -113,7 +114,7 @@
         <div class="mb-3">
           <NameChoice
             label="This set-up is"
-            names={lesson.data?.set_ups ?? []}
+            names={setUpsOf(lesson.data)}
             bind:value={() => draft.name, call}
             another="Another set-up…"
             kind="set_up"

@@ -29,6 +29,8 @@
   import HeardStrip from '$lib/start/HeardStrip.svelte'
   import LadderLine from '$lib/start/LadderLine.svelte'
   import NoteStep from '$lib/start/NoteStep.svelte'
+  import NextBlock from '$lib/start/NextBlock.svelte'
+  import PutRight from '$lib/set/PutRight.svelte'
   import NextGolfer from '$lib/start/NextGolfer.svelte'
   import Nudges from '$lib/start/Nudges.svelte'
   import PlanComparison from '$lib/start/PlanComparison.svelte'
@@ -38,8 +40,7 @@
   import SizeStep from '$lib/start/SizeStep.svelte'
   import { readQuery } from '$lib/judge/queries.svelte'
   import { likelihoodQuery } from '$lib/start/queries.svelte'
-  import { offeredUnder } from '$lib/start/under'
-  import StartBlock from '$lib/start/StartBlock.svelte'
+  import { offeredUnder, setUpsOf } from '$lib/start/under'
   import { turnIn } from '$lib/start/turn'
   import TurnLine from '$lib/start/TurnLine.svelte'
   import DoubtSheet from '$lib/start/DoubtSheet.svelte'
@@ -77,6 +78,7 @@
       void goto(`?block=${blockId}`, { replaceState: true, noScroll: true, keepFocus: true })
   })
   let nexting = $state(false)
+  let righting = $state(false)
   let telling = $state(false)
 
   // In a comparison the next putt belongs to the block whose turn it is, also while putts wait for the network.
@@ -352,7 +354,7 @@
         station={laid}
         guided={block.guided}
         asked={block.asks}
-        offered={offeredUnder(sheet.blocks, sheet.set_ups)}
+        offered={offeredUnder(sheet.blocks, setUpsOf(sheet))}
         planned={() => (planning = false)}
       />
     </Sheet>
@@ -368,21 +370,29 @@
         nexting = true
       }}>Next golfer, same station…</button
     >
+    {#if laid?.used}
+      <button
+        class="button mt-3"
+        onclick={() => {
+          telling = false
+          righting = true
+        }}>A size was entered wrong…</button
+      >
+    {/if}
   </Sheet>
+  {#if laid}<PutRight bind:open={righting} station={laid} />{/if}
   <Sheet bind:open={nexting} title="Next golfer, same station">
     <NextGolfer blockId={block.id} golferId={sheet.golfer.id} />
   </Sheet>
-  <Sheet bind:open={switching} title="Another condition, same station">
-    <StartBlock
+  <Sheet bind:open={switching} title="The next block, on the same line">
+    <NextBlock
       lessonId={id}
       golferId={sheet.golfer.id}
       {wanted}
-      station={() => Promise.resolve(block.station_id)}
-      offered={offeredUnder(sheet.blocks, sheet.set_ups)}
-      guides={block.guided}
-      watched={block.watched}
+      station={sheet.stations.find((it) => it.id === block.station_id)}
+      {block}
+      offered={offeredUnder(sheet.blocks, setUpsOf(sheet))}
       readsStart={judgement.watched}
-      like={block}
       closed={ended}
       started={() => (switching = false)}
     />
