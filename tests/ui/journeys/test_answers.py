@@ -20,7 +20,7 @@ def begin(page: Page, name: str, *, hand: str = "right", rig: str = "") -> None:
 
 def prove(page: Page) -> None:
     plan(page, "Proof")
-    prove_by_tape(page, "2.4")
+    prove_by_tape(page, "2.4 m")
 
 
 def note_finish(page: Page) -> None:

@@ -4,13 +4,14 @@ import re
 
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, own_lesson, plan, until
+from ..conftest import choose_rig, own_lesson, plan
 from ..see.test_see import answers
+from .conftest import Hand
 from .test_pegs_and_string import fill, lay_beside
 from .test_plan_carried import step
 
 
-def test_a_golfer_alone_finds_the_place_and_asks_it_from_the_other_side(page: Page):
+def test_a_golfer_alone_finds_the_place_and_asks_it_from_the_other_side(page: Page, hand: Hand):
     own_lesson(page, "Alone Golfer", hand="right")
     step(page, "See")
     seen, looks = page.locator("[data-first-look]"), page.get_by_role("group", name="It looks")
@@ -44,7 +45,7 @@ def test_a_golfer_alone_finds_the_place_and_asks_it_from_the_other_side(page: Pa
         page.get_by_role("button", name="Back to usual").tap()
         return place.inner_text() == "As usual"
 
-    until(page, back)
+    hand.once(page, back)
     # As usual, then from the other side of the hole: two tests, told apart and never one.
     for where, straight in (("", 1.5), ("other side", -1.5)):
         if where:

@@ -5,7 +5,7 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, own_lesson, stands
+from ..conftest import choose_rig, findings, own_lesson, stands
 
 
 @pytest.mark.parametrize(("wide", "tall"), [(1280, 800), (820, 1180), (390, 844)])
@@ -23,6 +23,14 @@ def test_a_gates_width_is_put_right_after_its_putts(page: Page, wide: int, tall:
     sheet = page.get_by_role("dialog")
     done = sheet.get_by_role("button", name="Put it right")
     expect(done).to_be_disabled()
+    stands(page)
+    assert findings(page) == []
+    # It came from another sheet, which is gone: the focus goes back to the page, and not nowhere.
+    page.keyboard.press("Escape")
+    expect(sheet).to_have_count(0)
+    assert page.evaluate("document.querySelector('main').contains(document.activeElement)")
+    page.get_by_role("button", name="More of this block").click()
+    page.get_by_role("button", name="A size was entered wrong…").click()
     width = sheet.get_by_label("Inside width", exact=True)
     width.fill("20")
     page.keyboard.press("Enter")

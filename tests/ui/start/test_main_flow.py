@@ -35,7 +35,7 @@ def start_block(page: Page, rig: str = "Gate of pegs", putts: int | None = None)
     expect(page.locator("[data-readout]")).to_be_attached()
 
 
-def prove_by_tape(page: Page, at: str = "2", beside: str = "0") -> None:
+def prove_by_tape(page: Page, at: str = "2 m", beside: str = "0") -> None:
     """Measured twice with the tape, found so far right of true; on Set's Proof, or wherever the line is asked for."""
     page.get_by_role("button", name="Prove the line…").click()
     dialog = page.get_by_role("dialog")

@@ -1,9 +1,11 @@
 """Sizes that were entered wrong: what putting them right changes, shown first, and done."""
 
+from collections.abc import Sequence
 from datetime import UTC, datetime
 
 from pydantic import BaseModel, Field
 
+from ...core.schools.held import Schools
 from ...lessons.desk.desk import Desk
 from ...lessons.golfer.schools import schools_of
 from ...lessons.judge.blocks import judge_sheet, occasion_of
@@ -51,7 +53,7 @@ def would(desk: AtDesk, entry: SizesIn, units: InUnits = "metric") -> WouldOut:
     before, after, blocks = corrections.would(desk, entry.station_id, entry.sizes())
     return WouldOut(
         sizes=words.put_right_words(before, after, units),
-        blocks=[_again(desk, it, units) for it in blocks] or [words.NOTHING_READ],
+        blocks=_again(desk, blocks, units) or [words.NOTHING_READ],
     )
 
 
@@ -64,7 +66,8 @@ def put_right(desk: AtDesk, id: UUID7, entry: CorrectionIn, units: InUnits = "me
 
 def superseded(desk: Desk, lesson_id: UUID, units: InUnits) -> list[str]:
     """What was put right in a lesson, for its sheet."""
-    laid = {it.station.id: it.station for it in plans.plans_in(desk, lesson_id)}
+    found = corrections.corrections_in(desk, lesson_id)
+    laid = {it.station.id: it.station for it in plans.plans_in(desk, lesson_id)} if found else {}
     return [
         words.superseded_words(
             it.made_at.date(),
@@ -74,19 +77,32 @@ def superseded(desk: Desk, lesson_id: UUID, units: InUnits) -> list[str]:
                 units,
             ),
         )
-        for it in corrections.corrections_in(desk, lesson_id)
+        for it in found
     ]
 
 
-def _again(desk: Desk, it: corrections.Again, units: InUnits) -> str:
-    _, golfer = block_and_golfer(desk, it.before.block.id)
-    before, after = (_says(desk, sheet, golfer, units) for sheet in (it.before, it.after))
-    counted = sum(not one.voided for one in it.before.readings)
-    return words.again_words(it.before.block.condition, counted, before, after)
-
-
-def _says(desk: Desk, sheet: BlockSheet, golfer: KeptGolfer, units: InUnits) -> str:
+def _again(desk: Desk, blocks: Sequence[corrections.Again], units: InUnits) -> list[str]:
+    """Of one lesson, each block then and now."""
+    if not blocks:
+        return []
+    _, golfer = block_and_golfer(desk, blocks[0].before.block.id)
     schools = schools_of(desk, golfer)
+
+    def says(sheet: BlockSheet) -> str:
+        return _says(sheet, golfer, schools, units)
+
+    return [
+        words.again_words(
+            it.before.block.condition,
+            sum(not one.voided for one in it.before.readings),
+            says(it.before),
+            says(it.after),
+        )
+        for it in blocks
+    ]
+
+
+def _says(sheet: BlockSheet, golfer: KeptGolfer, schools: Schools, units: InUnits) -> str:
     it = judgement_words(
         judge_sheet(sheet, golfer, schools), station_of(sheet.block), occasion_of(sheet, golfer, schools), units
     )

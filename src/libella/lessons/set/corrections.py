@@ -6,7 +6,7 @@ from datetime import datetime
 from typing import Any
 from uuid import UUID
 
-from sqlalchemy import select
+from sqlalchemy import Select, select
 from sqlalchemy.orm import Session
 
 from ...core.instruments.aid import Raw
@@ -18,6 +18,7 @@ from ...store.tables import BlockRow, CorrectionRow, ReadingRow, StationRow
 from ..desk.desk import Desk
 from ..lesson.lessons import BlockSheet
 from ..values import KeptBlock, KeptCorrection, KeptReading, Laid, value_of, values_of
+from .plans import read_anew
 from .stations import AID, PROOF, AidEntry, StationEntry, entry_of
 
 
@@ -66,8 +67,8 @@ def would(desk: Desk, station_id: UUID, sizes: Sizes) -> tuple[Station, Station,
     with desk.transaction() as session:
         row = desk.get(session, StationRow, station_id, "station")
         found: list[Again] = []
-        for block, readings in _read_on(desk, session, station_id, lock=False):
-            before = BlockSheet(value_of(KeptBlock, block), values_of(KeptReading, readings))
+        for block in session.scalars(_blocks_on(desk, station_id)).all():
+            before = BlockSheet(value_of(KeptBlock, block), _readings_of(desk, session, block.id))
             entry = sizes.put_right(entry_of(block))
             anew = _columns(entry)
             laid = replace(before.block, **anew)
@@ -92,14 +93,9 @@ def put_right(desk: Desk, id: UUID, station_id: UUID, sizes: Sizes, why: str, at
         _lay(row, entry)
         if _sizes_of(row) == before:
             raise OutOfLimits("rig_sizes_m", "nothing_put_right")
-        for block, readings in _read_on(desk, session, station_id, lock=True):
-            _lay(block, again := sizes.put_right(entry_of(block)))
-            station = again.station()
-            for it in readings:
-                limits = _limits(station, it.raw)
-                it.low_deg, it.high_deg = limits["low_deg"], limits["high_deg"]
-            if readings:
-                block.judged_again_at = at
+        for block in session.scalars(_blocks_on(desk, station_id).with_for_update()).all():
+            _lay(block, sizes.put_right(entry_of(block)))
+            read_anew(desk, session, block, at)
         made = CorrectionRow(
             studio_id=desk.studio_id,
             id=id,
@@ -129,20 +125,17 @@ def laid_as(laid: Laid, sizes: Mapping[str, Any]) -> Station:
     return replace(entry_of(laid), rig_sizes_m=rig, aids=tuple(aids)).station()
 
 
-def _read_on(desk: Desk, session: Session, station_id: UUID, *, lock: bool) -> list[tuple[BlockRow, list[ReadingRow]]]:
-    """The blocks on a plan with all that was read in them, voided or not, oldest first."""
-    on_it = (
-        select(BlockRow)
-        .where(BlockRow.studio_id == desk.studio_id, BlockRow.station_id == station_id)
-        .order_by(BlockRow.started_at, BlockRow.id)
-    )
-    blocks = session.scalars(on_it.with_for_update() if lock else on_it).all()
-    rows = session.scalars(
-        select(ReadingRow)
-        .where(ReadingRow.studio_id == desk.studio_id, ReadingRow.block_id.in_([it.id for it in blocks]))
-        .order_by(ReadingRow.taken_at, ReadingRow.id)
-    ).all()
-    return [(block, [it for it in rows if it.block_id == block.id]) for block in blocks]
+def _blocks_on(desk: Desk, station_id: UUID) -> Select[BlockRow]:
+    """The blocks on a plan, oldest first."""
+    on_it = select(BlockRow).where(BlockRow.studio_id == desk.studio_id, BlockRow.station_id == station_id)
+    return on_it.order_by(BlockRow.started_at, BlockRow.id)
+
+
+def _readings_of(desk: Desk, session: Session, block_id: UUID) -> Sequence[KeptReading]:
+    """All that was read in a block, voided or not, oldest first."""
+    query = select(ReadingRow).where(ReadingRow.studio_id == desk.studio_id, ReadingRow.block_id == block_id)
+    rows = session.scalars(query.order_by(ReadingRow.taken_at, ReadingRow.id))
+    return values_of(KeptReading, rows)
 
 
 def _limits(station: Station, raw: Raw) -> dict[str, float | None]:

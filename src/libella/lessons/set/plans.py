@@ -316,9 +316,13 @@ def _check(station: Station, it: RigCheck | None) -> Repeatability | None:
 def _judge_again(desk: Desk, session: Session, block: BlockRow, proof: Proof, at: datetime) -> None:
     """Give a block another proof: its raw readings stay, what they stand for is worked out anew."""
     kept = PROOF.keep(proof)
-    if block.proof == kept:
-        return
-    block.proof = kept
+    if block.proof != kept:
+        block.proof = kept
+        read_anew(desk, session, block, at)
+
+
+def read_anew(desk: Desk, session: Session, block: BlockRow, at: datetime) -> None:
+    """What the raw readings of a block stand for, by what lies there now; the raw stays."""
     station = entry_of(block).station()
     readings = session.scalars(
         select(ReadingRow).where(ReadingRow.studio_id == desk.studio_id, ReadingRow.block_id == block.id)

@@ -5,6 +5,7 @@ from datetime import date
 from typing import Final
 
 from ..shared.counts import counted
+from ..shared.days import day_in_figures
 
 _DAYS: Final = ("Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday")
 NOTHING_PLANNED: Final = "Nothing is planned yet: choose a change and plan the weeks."
@@ -23,4 +24,4 @@ def _times(said: str, times: int) -> str:
 
 def under_said(place: str, day: date) -> str:
     """Where and when, below the title."""
-    return f"{place} · {day.day}.{day.month}.{day.year}"
+    return f"{place} · {day_in_figures(day)}"

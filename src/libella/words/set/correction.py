@@ -8,6 +8,7 @@ from ...core.instruments.aid import Aid, size_said
 from ...core.measure.units import Units
 from ...core.set.station import Station
 from ..shared.counts import counted
+from ..shared.days import day_in_figures
 from ..shared.inside import inside
 
 NOTHING_READ: Final = "Nothing was read with it: only the plan changes."
@@ -39,5 +40,4 @@ def again_words(condition: str, putts: int, before: str, after: str) -> str:
 
 def superseded_words(made: date, sizes: Sequence[str]) -> str:
     """What a sheet says above everything else where sizes were put right: an older print says otherwise."""
-    day = f"{made.day}.{made.month}.{made.year}"
-    return f"Put right on {day}: {' '.join(sizes)} A sheet printed before that no longer holds."
+    return f"Put right on {day_in_figures(made)}: {' '.join(sizes)} A sheet printed before that no longer holds."

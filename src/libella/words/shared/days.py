@@ -1,6 +1,6 @@
 """Days in short."""
 
-from datetime import datetime, timedelta
+from datetime import date, datetime, timedelta
 
 
 def day_said(at: datetime) -> str:
@@ -15,6 +15,13 @@ def date_said(at: datetime) -> str:
     '2 Mar 2026'
     """
     return f"{day_said(at)} {at:%Y}"
+
+
+def day_in_figures(day: date) -> str:
+    """>>> day_in_figures(date(2026, 3, 2))
+    '2.3.2026'
+    """
+    return f"{day.day}.{day.month}.{day.year}"
 
 
 def day_after(since: datetime, days: float) -> str:

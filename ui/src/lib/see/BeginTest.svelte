@@ -18,7 +18,7 @@
   import { methodsQuery } from './queries.svelte'
   import { beginTest } from './writes'
 
-  formOf('long')
+  formOf('small')
 
   interface Props {
     lessonId: string

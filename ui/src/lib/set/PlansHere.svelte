@@ -43,7 +43,7 @@
           <button
             class="button"
             type="button"
-            aria-label="A size of {it.words} was entered wrong"
+            aria-label="A size was wrong… of {it.words}"
             onclick={() => {
               wrong = it
               open = false
