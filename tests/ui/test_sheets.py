@@ -167,6 +167,7 @@ SHEETS = {
     "what brings them here": Opened(_change, "What brings them here…", "What brings them here"),
     "a change of one's own": Opened(_change, "One of your own…", "A change of your own"),
     "convert": Opened(_today, "Convert an angle", "Convert an angle"),
+    "the same golfer": Opened(_golfer, "Entered twice…", "The same golfer"),
     "a round": Opened(_golfer, "Tell a round…", "A round"),
     "what is in hand": Opened(_golfer, "Note what is in hand…", "In hand from now on"),
     "a drill of one's own": Opened(_drills, "Make it yours…", "After"),

@@ -35,7 +35,7 @@ from .base.router import PREFIX
 from .base.units import with_units
 from .change import changes, course, practice
 from .change import explained as golfer_explained
-from .golfer import golfers, kits
+from .golfer import golfers, handovers, kits
 from .golfer import schools as golfer_schools
 from .judge import bands, comparisons, explained, findings, golfers_line, shown, two
 from .judge import blocks as judged_blocks
@@ -101,6 +101,7 @@ ROUTERS = (
     practice,
     teaching,
     course,
+    handovers,
     kits,
     pauses,
     sensors,

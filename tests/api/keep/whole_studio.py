@@ -41,6 +41,8 @@ def fill(coach: Coach) -> dict:
     drill = str(uuid6.uuid7())
     coach.put(f"/drills/{drill}", **own)
     sensor = _lesson(coach, first["id"], drill)
+    twice = coach.golfer("Åse Long", notes="=typed in a hurry")
+    coach.put(f"/handovers/{uuid6.uuid7()}", former_id=twice["id"], golfer_id=first["id"])
     _putted(coach, first["id"])
     # The sensor goes on to the other golfer.
     lesson = coach.lesson(other["id"])

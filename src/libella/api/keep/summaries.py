@@ -27,6 +27,7 @@ from ...words.shared.plain import put
 from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, Entry, LongWords
 from ..change import changes, practice
+from ..golfer.handovers import moved
 from ..judge import findings
 from ..set.corrections import superseded
 from .cards import card_on_paper
@@ -62,7 +63,7 @@ class SummaryOut(BaseModel):
     week: list[str] = Field(description="the first sessions, one line each")
     first_check: str = Field(description="what comes first next time")
     cautions: list[str]
-    superseded: list[str] = Field(description="sizes put right in this lesson: a sheet printed before says otherwise")
+    superseded: list[str] = Field(description="what was put right since: a sheet printed before says otherwise")
     note: str = Field(description="the coach's own words")
     missing: str = Field(description="what is not there yet; empty where nothing is missing")
     invented: bool
@@ -177,7 +178,7 @@ def _summary(desk: Desk, sheet: LessonSheet) -> SummaryOut:
         week=[say(words.session_said(one.day, [it.words for it in one.items], one.words)) for one in first],
         first_check=say(_first_check(found, held)),
         cautions=_mind(drill, cautions.for_home(desk, lesson.id, code, found.named)),
-        superseded=superseded(desk, lesson.id, units),
+        superseded=[*moved(desk, lesson.id), *superseded(desk, lesson.id, units)],
         note=lesson.sheet_note,
         missing="" if held and plan else words.NOTHING_PLANNED,
         invented=lesson.invented,

@@ -39,7 +39,8 @@ ANY_ACCOUNT: Final = frozenset(
 """Of oneself, and of the program, whatever the role."""
 _READ: Final = frozenset(
     {
-        "POST /api/corrections", "POST /api/stations/preview", "POST /api/stations/propose", "POST /api/stations/tune",
+        "POST /api/corrections", "POST /api/handovers",
+        "POST /api/stations/preview", "POST /api/stations/propose", "POST /api/stations/tune",
         "POST /api/conditions-drawn", "POST /api/saved-stations/read", "POST /api/instruments/string",
         "POST /api/instruments/string/eyes", "POST /api/instruments/entry", "POST /api/green/slope",
         "POST /api/green/rolls", "POST /api/green/drops", "POST /api/prints/{name}", "POST /api/lessons/{id}/weighed",
@@ -89,6 +90,7 @@ _JUDGE: Final = frozenset(
 )  # fmt: skip
 _DELETE: Final = frozenset(
     {
+        "PUT /api/handovers/{id}",
         "PUT /api/lessons/{id}/voided", "DELETE /api/saved-stations/{id}", "PUT /api/saved-stations/{id}/back",
         "PUT /api/imports/{id}", "PUT /api/imports/{id}/mapping", "PUT /api/imports/{id}/putts",
         "DELETE /api/imports/{id}/work", "PUT /api/imports/{id}/undone", "DELETE /api/imports/{id}/undone",

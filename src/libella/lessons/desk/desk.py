@@ -13,7 +13,7 @@ from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session, sessionmaker
 
 from ...store.server.fence import ROLE
-from ...store.tables import Flagged, Stored, StudioRow, Voidable
+from ...store.tables import Flagged, GolferRow, HandoverRow, Stored, StudioRow, Voidable
 from ..values import KeptStudio, value_of
 from .problem import KeptOtherwise, NotFound
 
@@ -138,8 +138,27 @@ class Desk:
             session.flush()
         row = session.get(table, (self.studio_id, id), with_for_update=lock or None, populate_existing=lock)
         if row is None:
-            raise NotFound(what)
+            kept_as = self.kept_as(session, id) if table is GolferRow else None
+            if kept_as is None:
+                raise NotFound(what)
+            return self.get(session, table, kept_as, what, lock=lock)
         return row
+
+    def kept_as(self, session: Session, golfer_id: UUID) -> UUID | None:
+        """Whom a golfer who was found to be another entry's is kept as since; None for everybody else."""
+        query = select(HandoverRow.golfer_id).where(
+            HandoverRow.studio_id == self.studio_id,
+            HandoverRow.former_id == golfer_id,
+            HandoverRow.joined.is_not(None),
+        )
+        return session.scalar(query.order_by(HandoverRow.made_at.desc()).limit(1))
+
+    def _as_kept(self, session: Session, told: Mapping[str, object]) -> Mapping[str, object]:
+        """What a device that was away tells of a golfer by an entry that is no more, told of whom it is."""
+        golfer_id = told.get("golfer_id")
+        if not isinstance(golfer_id, UUID) or session.get(GolferRow, (self.studio_id, golfer_id)) is not None:
+            return told
+        return {**told, "golfer_id": self.kept_as(session, golfer_id) or golfer_id}
 
     def locked_studio(self, session: Session) -> StudioRow:
         """The studio's own row, locked until the transaction ends, as it stands then."""
@@ -149,7 +168,8 @@ class Desk:
     def add(self, session: Session, table: type[Row], id: UUID, **values: object) -> tuple[Row, bool]:
         """Insert a row, or find the one that is there already; the second item tells whether it is new."""
         key = {"studio_id": self.studio_id, "id": id}
-        new = session.scalar(insert(table).values(**key, **values).on_conflict_do_nothing().returning(table))
+        told = self._as_kept(session, values)
+        new = session.scalar(insert(table).values(**key, **told).on_conflict_do_nothing().returning(table))
         if new is not None:
             return new, True
         return session.get_one(table, (self.studio_id, id)), False
@@ -180,6 +200,7 @@ class Desk:
         """
         if checked is not None and session.get(table, (self.studio_id, id)) is None:
             checked()
+        told = self._as_kept(session, told)
         row, new = self.add(session, table, id, **told, **first)
         if not new and any(getattr(row, name) != said for name, said in told.items()):
             raise KeptOtherwise(what)

@@ -20,7 +20,7 @@ from ...core.schools.held import Schools
 from ...store.tables import GolferRow, LessonRow
 from ..desk.desk import Desk
 from ..desk.merge import merged
-from ..desk.problem import NotFound
+from ..desk.problem import Conflict, NotFound
 from ..people.removals import is_removed
 from ..values import KeptGolfer, value_of, values_of
 
@@ -85,6 +85,8 @@ def keep_golfer(
         elif is_removed(desk, session, id):
             # A device that knew them still must not begin them anew.
             raise NotFound("golfer")
+        elif (kept_as := desk.kept_as(session, id)) is not None:
+            raise Conflict("golfer_joined", name=desk.get(session, GolferRow, kept_as, "golfer").name)
         session.flush()
         session.refresh(row)
         return value_of(KeptGolfer, row)

@@ -17,6 +17,7 @@ from ...store.tables import BlockRow, GolferRow, LessonRow, ReadingRow
 from ..desk.desk import Desk
 from ..desk.merge import merged
 from ..desk.problem import Closed, Conflict
+from ..golfer.handovers import was_of
 from ..values import KeptBlock, KeptGolfer, KeptLesson, KeptReading, columns_of, value_of, values_of
 
 PAGE = 12
@@ -80,10 +81,10 @@ def keep_lesson(desk: Desk, id: UUID, entry: LessonEntry, seen: LessonEntry | No
     """
     with desk.transaction() as session:
         golfer = desk.get(session, GolferRow, entry.golfer_id, "golfer")
-        told = asdict(entry) | {"units": entry.units or "metric"}
+        told = asdict(entry) | {"units": entry.units or "metric", "golfer_id": golfer.id}
         row, new = desk.add(session, LessonRow, id, **told, hand=golfer.hand)
         if not new:
-            if row.golfer_id != entry.golfer_id:
+            if row.golfer_id != golfer.id and not was_of(desk, id, golfer.id):
                 raise Conflict("lesson_of_another")
             row = desk.get(session, LessonRow, id, "lesson", lock=True)
             stands = {name: getattr(row, name) for name in _EDITED}

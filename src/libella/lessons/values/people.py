@@ -1,6 +1,6 @@
 """Accounts and what they did."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime
 from typing import Any
@@ -60,6 +60,21 @@ class KeptConsent:
     given: bool
     by: By
     said_at: datetime
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptHandover:
+    """A lesson, or everything, that was kept under another golfer, and whose it is since."""
+
+    id: UUID
+    golfer_id: UUID
+    former_id: UUID
+    lesson_ids: Sequence[str]
+    joined: Mapping[str, Any] | None
+    """All that was noted of the other entry of the same golfer; None where one lesson went."""
+    came: Mapping[str, int]
+    """How many rows of each table came along."""
+    made_at: datetime
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -5,6 +5,7 @@ from typing import Any
 from uuid import UUID
 
 from sqlalchemy import BigInteger, ForeignKeyConstraint, Index, String, UniqueConstraint, func, text
+from sqlalchemy.dialects.postgresql import JSONB
 from sqlalchemy.orm import Mapped, mapped_column
 
 from ...core.people.consent import Asked, By, Why
@@ -215,6 +216,34 @@ class ConsentRow(Stored):
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
         Index(None, "studio_id", "golfer_id", "said_at"),
+    )
+
+
+class HandoverRow(Stored):
+    """A lesson, or everything, that was kept under another golfer, and whose it is since."""
+
+    __tablename__ = "handover"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    id: Mapped[UUID] = mapped_column(primary_key=True)
+    golfer_id: Mapped[UUID]
+    """Whose it is since."""
+    former_id: Mapped[UUID]
+    """Under whose id it was kept; whoever that is may be deleted since."""
+    lesson_ids: Mapped[list[str]]
+    """The lessons that came along: the sheets printed of them before name somebody else."""
+    joined: Mapped[dict[str, Any] | None] = mapped_column(JSONB(none_as_null=True))
+    """Where both are one golfer: all that was noted of the other entry, which is no more; null where a lesson went."""
+    came: Mapped[dict[str, Any]]
+    """How many rows of each table came along."""
+    made_at: Mapped[datetime]
+    """When it was put right."""
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
+        Index(None, "studio_id", "golfer_id", "made_at"),
+        Index(None, "studio_id", "former_id"),
+        Index(None, "lesson_ids", postgresql_using="gin"),
     )
 
 

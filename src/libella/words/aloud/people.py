@@ -3,7 +3,7 @@
 from datetime import UTC, datetime
 
 from ..people import accounts as words
-from ..people import consents
+from ..people import consents, handover
 from .reading import Reading
 
 _SAID = (
@@ -23,6 +23,20 @@ def people_aloud(it: Reading) -> None:
     for told in _SAID:
         it.say("keep", words.device_said, told)
     _agreed_aloud(it)
+    _handed_over_aloud(it)
+
+
+def _handed_over_aloud(it: Reading) -> None:
+    at = datetime(2026, 4, 3, 10, 5, tzinfo=UTC)
+    everything = {"lesson": 3, "putt": 41, "set_up_card": 1, "set_up_photo": 2, "practice_plan": 1, "drill_run": 4}
+    everything |= {"golf_round": 2, "noted_change": 1, "file_import": 1, "consent": 2}
+    for came in ({}, {"lesson": 1}, {"lesson": 1, "putt": 1}, everything):
+        it.say("keep", handover.lesson_goes, at, "Bo", "Åse", came)
+        it.say("keep", handover.all_goes, "Bo", "Åse", came)
+    for hand in ("right", "left"):
+        it.say("keep", handover.hand_stays, "Åse", hand)
+    it.say("keep", handover.moved_said, at.date())
+    it.note("keep", "handovers", [handover.RELEASED_ANEW, handover.OLD_SHEETS, handover.FILLED])
 
 
 def _agreed_aloud(it: Reading) -> None:

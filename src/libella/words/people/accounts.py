@@ -17,7 +17,7 @@ THINGS: Final = {
     "studio": "the studio", "golfer": "a golfer", "golf_round": "a round", "line_join": "two lines joined",
     "noted_change": "a noted change", "lesson": "a lesson", "station": "a plan", "saved_station": "a kept station",
     "second_reading": "a second reading", "tool_check": "a check of a tool", "block": "a block",
-    "correction": "a size put right",
+    "correction": "a size put right", "handover": "whose a lesson is",
     "comparison": "a comparison", "reading": "a putt", "reading_mark": "what is said of a putt",
     "set_up": "a set-up", "set_up_photo": "a photograph", "aim_set": "a series of set-downs",
     "set_down": "a set-down", "sight_test": "a test of what looks straight", "sight_trial": "an answer",

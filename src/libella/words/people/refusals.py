@@ -13,6 +13,8 @@ REFUSALS: Final[dict[str, Template]] = {
     "passphrase_now": ("That is not the passphrase in use.", "the one you sign in with now"),
     "golfer_of_account": ("A golfer’s account is of one golfer, and no other account is.", "a golfer"),
     "kept_years": ("Golfers are kept for whole years.", "{least} to {most} years, or none"),
+    "same_golfer": ("These are the same golfer already.", "another golfer"),
+    "invented_and_real": ("An invented golfer and a real one can’t be one.", "two who are both real"),
     "too_many_preferences": ("That is more than is remembered of anybody.", "at most {most}"),
 }
 CONFLICTS: Final[dict[str, Template]] = {
@@ -23,6 +25,11 @@ CONFLICTS: Final[dict[str, Template]] = {
         "Ask anew under “What is agreed” of the golfer, if something has changed.",
     ),
     "screen_ended": ("The screen “{name}” was taken away.", "Let it in as a new one."),
+    "two_accounts": (
+        "Both have an account, and a golfer comes in by one.",
+        "Change whose one of the accounts is, on People, then join them.",
+    ),
+    "golfer_joined": ("This golfer is kept as “{name}” since.", "Change it there."),
     "other_name": ("That is not the name of this golfer.", "Write it as it stands: “{name}”."),
     "account_name": ("Somebody signs in as “{name}” already.", "Choose another name."),
     "studio_begun": ("This studio was begun by somebody already.", "Its owner names it, on People."),

@@ -38,6 +38,11 @@ _FORMS: Final[dict[str, tuple[str, str]]] = {
     "golfer": ("one golfer", "{n} golfers"),
     "entry": ("one entry", "{n} entries"),
     "year": ("a year", "{n} years"),
+    "card": ("{n} set-up card", "{n} set-up cards"),
+    "photograph": ("{n} photograph", "{n} photographs"),
+    "plan": ("{n} practice plan", "{n} practice plans"),
+    "noted_change": ("{n} noted change", "{n} noted changes"),
+    "file": ("{n} file of putts", "{n} files of putts"),
     "backup": ("One backup", "{n} backups"),
 }
 

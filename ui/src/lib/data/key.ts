@@ -97,6 +97,7 @@ export const key = {
   today: () => ['today'],
   summary: (lesson: string) => ['summary', lesson],
   wouldChange: (station: string) => ['would-change', station],
+  wouldGo: (former: string, golfer: string, lesson: string) => ['would-go', former, golfer, lesson],
   mine: () => ['mine'],
   ownSheet: (lesson: string) => ['own sheet', lesson],
   tools: (lesson: string) => ['tools', lesson],

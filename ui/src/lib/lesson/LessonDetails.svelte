@@ -13,6 +13,8 @@
   import { Draft } from '$lib/base/draft.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
+  import { net } from '$lib/away/net.svelte'
+  import WhoseItIs from '$lib/golfer/WhoseItIs.svelte'
   import { callSetUp, endLesson, noteLesson, reopenLesson, restoreLesson, voidLesson } from './writes'
 
   interface Props {
@@ -20,8 +22,10 @@
     lesson: Shapes['LessonOut']
     /** Set-ups named in this lesson so far. */
     setUps: string[]
+    /** Under whom it is kept. */
+    golfer: { id: string; name: string }
   }
-  let { open = $bindable(), lesson, setUps }: Props = $props()
+  let { open = $bindable(), lesson, setUps, golfer }: Props = $props()
 
   const pauses = pausesQuery(
     () => lesson.id,
@@ -58,6 +62,7 @@
   const all = [noting, ending, reopening, discarding, restoring]
   const error = $derived(firstError(all))
   let voiding = $state(false)
+  let another = $state(false)
   let reason = $state('')
 
   $effect(() => {
@@ -107,6 +112,15 @@
     {:else}
       <button class="button" onclick={() => ending.mutate(undefined)}>End lesson</button>
     {/if}
+    {#if !net.gone}
+      <button
+        class="button"
+        onclick={() => {
+          close()
+          another = true
+        }}>Another golfer’s…</button
+      >
+    {/if}
     {#if lesson.voided_at}
       <button class="button" onclick={() => restoring.mutate(undefined)}>Restore (voided: {lesson.void_reason})</button>
     {:else if !voiding}
@@ -149,3 +163,4 @@
     </form>
   {/if}
 </Sheet>
+<WhoseItIs bind:open={another} former={golfer} lesson={lesson.id} done={() => undefined} />

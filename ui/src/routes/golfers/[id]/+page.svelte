@@ -2,7 +2,9 @@
 <script lang="ts">
   import { net } from '$lib/away/net.svelte'
   import Unsent from '$lib/away/Unsent.svelte'
+  import { goto } from '$app/navigation'
   import { page } from '$app/state'
+  import WhoseItIs from '$lib/golfer/WhoseItIs.svelte'
   import { levelsQuery } from '$lib/data/queries.svelte'
   import CardList from '$lib/keep/CardList.svelte'
   import InHand from '$lib/golfer/InHand.svelte'
@@ -28,6 +30,7 @@
   const id = $derived(page.params.id ?? '')
   let noting = $state(false)
   let starting = $state(false)
+  let twice = $state(false)
 
   const golfer = golferQuery(() => id)
   const lessons = golferLessonsQuery(() => id)
@@ -40,6 +43,10 @@
   const who = $derived(golfer.data)
   const rows = $derived(lessons.data?.pages.flatMap((it) => it.items) ?? [])
 
+  $effect(() => {
+    // An entry that became one with another leads to that.
+    if (who && who.id !== id) void goto(`/golfers/${who.id}`, { replaceState: true })
+  })
   $effect(() => {
     if (who) place.set([{ words: 'Today', href: '/' }, { words: who.name }], who.invented)
   })
@@ -121,10 +128,16 @@
         <InHand golferId={who.id} />
         <Photos golferId={who.id} />
         <Agreed golfer={who} />
+        {#if !net.gone}
+          <p class="mt-8">
+            <button class="button min-h-11" onclick={() => (twice = true)}>Entered twice…</button>
+          </p>
+        {/if}
         {#if owner}<Removal golfer={who} />{/if}
       {/if}
       <GolferSheet bind:open={noting} golfer={who} />
       <StartLesson bind:open={starting} golfer={who} />
+      <WhoseItIs bind:open={twice} former={who} done={(it) => goto(`/golfers/${it}`, { replaceState: true })} />
     {/if}
   {:else}
     <Coming what="The golfer" />

@@ -116,5 +116,10 @@
         <Coming what="The lesson" />{/if}
     </div>
   </div>
-  {#if sheet}<LessonDetails bind:open={details} lesson={sheet.lesson} setUps={sheet.set_ups} />{/if}
+  {#if sheet}<LessonDetails
+      bind:open={details}
+      lesson={sheet.lesson}
+      golfer={sheet.golfer}
+      setUps={sheet.set_ups}
+    />{/if}
 {/if}
