@@ -1,4 +1,4 @@
-"""A lesson, or everything, that was kept under another golfer goes to the one whose it is: shown first, the old kept."""
+"""A lesson, or everything, kept under another golfer goes to the one whose it is: shown first, the old kept."""
 
 import uuid6
 from sqlalchemy import text

@@ -22,6 +22,24 @@ def block_on(coach, station, planned=8):
     return coach.put(f"/blocks/{uuid6.uuid7()}", **body, started_at=now())
 
 
+def test_an_instrument_is_laid_again_as_it_was_laid_last_here_or_with_this_golfer(coach):
+    golfer = coach.golfer()["id"]
+    first, second, other = coach.lesson(golfer), coach.lesson(golfer), coach.lesson()
+    strip = {"kind": "strip_bar", "sizes": {"wide_m": 0.025}}
+    gate = {"rig_kind": "peg_gate", "rig_sizes_m": {"inside_width_m": 0.075, "distance_m": 0.5}}
+    lay(coach, first, aids=[strip], **gate)
+    here = coach.get(f"/lessons/{first['id']}")["laid_last"]
+    assert here["peg_gate"]["inside_width_m"] == 0.075 and here["peg_gate"]["distance_m"] == 0.5
+    there = coach.get(f"/lessons/{second['id']}")["laid_last"]
+    # Where it lies hangs on the putt of that lesson.
+    assert there["peg_gate"]["inside_width_m"] == 0.075 and "distance_m" not in there["peg_gate"]
+    assert there["strip_bar"]["wide_m"] == 0.025
+    # What lies here goes before what lay with the golfer another day, however late that was laid.
+    lay(coach, second, **gate | {"rig_sizes_m": {"inside_width_m": 0.066}})
+    assert coach.get(f"/lessons/{first['id']}")["laid_last"]["peg_gate"]["inside_width_m"] == 0.075
+    assert coach.get(f"/lessons/{other['id']}")["laid_last"] == {}
+
+
 def test_a_plan_is_the_lessons_as_it_is_edited_and_one_that_was_read_on_stands(coach):
     lesson = coach.lesson()
     first = lay(coach, lesson)

@@ -3,9 +3,11 @@
 import re
 
 import pytest
+import uuid6
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, hold_first_answer, laid_out, own_lesson, plan
+from ...conftest import now
+from ..conftest import choose_rig, hold_first_answer, laid_out, own_lesson, plan, until
 from ..start.test_main_flow import start_block
 
 
@@ -296,6 +298,27 @@ def test_lengths_are_pulled_and_said_in_feet_and_inches(page: Page):
     # The lesson was begun in metres, and so are its papers.
     plan(page, "Print")
     expect(page.get_by_role("radio", name="A4")).to_be_checked()
+
+
+def test_a_gate_is_laid_with_the_width_it_had_last(page: Page):
+    own_lesson(page, "Wide Gate Golfer")
+    lesson = page.url.split("/lessons/")[1].split("/")[0]
+    choose_rig(page, "Gate of pegs")
+    width = page.get_by_label("Inside width", exact=True)
+    width.fill("75")
+    page.keyboard.press("Enter")
+    choose_rig(page, "Ruler board")
+    choose_rig(page, "Gate of pegs")
+    expect(width).to_have_value("75")
+    until(page, lambda: "peg_gate" in page.request.get(f"/api/lessons/{lesson}").json()["laid_last"])
+    golfer = page.request.get(f"/api/lessons/{lesson}").json()["golfer"]["id"]
+    next_day = {"golfer_id": golfer, "place": "The Ropewalk", "green_speed_ft": 10, "started_at": now()}
+    answer = page.request.put(f"/api/lessons/{(another := uuid6.uuid7())}", data=next_day)
+    assert answer.ok, answer.text()
+    page.goto(f"/lessons/{another}/set")
+    expect(page.locator("[data-fit]")).to_be_visible()
+    choose_rig(page, "Gate of pegs")
+    expect(width).to_have_value("75")
 
 
 def test_an_entry_that_can_not_be_laid_marks_its_tab_and_keeps_what_was_typed(page: Page):

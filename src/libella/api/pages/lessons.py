@@ -18,7 +18,7 @@ from ...lessons.lesson import lessons
 from ...lessons.lesson.set_up_name import set_up_names
 from ...lessons.see import first_looks, sights
 from ...lessons.see.eyes import eyes_now
-from ...lessons.set.plans import plans_in
+from ...lessons.set.plans import laid_last, plans_in
 from ...lessons.set.stations import entry_of
 from ...lessons.stand import set_ups
 from ...lessons.values import KeptGolfer, KeptLesson
@@ -99,6 +99,9 @@ class LessonSheetOut(BaseModel):
     brief: BriefOut
     set_ups: list[str] = Field(description="set-ups named in this lesson, in whichever step, by first use")
     set_ups_kept: list[str] = Field(description="those of the golfer’s cards beside them, the newest first")
+    laid_last: dict[str, dict[str, float]] = Field(
+        description="sizes of each instrument as laid last, here or with this golfer before: it is laid so again"
+    )
 
 
 class OpenLesson(BaseModel):
@@ -171,6 +174,7 @@ def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOu
         it.words = told[it.id]
     for it in blocks:
         it.station = told.get(it.station_id, it.station)
+    named = set_up_names(desk, id)
     return LessonSheetOut(
         revision=revision,
         lesson=LessonOut.model_validate(sheet.lesson),
@@ -182,7 +186,8 @@ def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOu
         aim=aim[0],
         change=change[0],
         brief=BriefOut(set=_set_brief(plans, units), stand=stand[1], see=sight[1], aim=aim[1], change=change[1]),
-        set_ups=(named := set_up_names(desk, id)),
+        laid_last=laid_last(desk, id),
+        set_ups=named,
         set_ups_kept=[it for it in _on_cards(desk, sheet.golfer.id, units) if it not in named],
     )
 

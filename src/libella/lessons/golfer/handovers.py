@@ -7,13 +7,15 @@ from typing import Any, Final
 from uuid import UUID
 
 import uuid6
-from sqlalchemy import CursorResult, Table, delete, func, select, text, update
+from sqlalchemy import CursorResult, Table, delete, func, literal_column, select, update
+from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session
 
 from ...core.measure.limits import OutOfLimits
 from ...store.tables import (
     AccountRow,
     BlockRow,
+    GolferRevisionRow,
     GolferRow,
     HandoverRow,
     KeptAnswerRow,
@@ -109,7 +111,7 @@ def hand_over(desk: Desk, id: UUID, told: Handover, at: datetime) -> KeptHandove
         if lesson_id is None:
             _one_account(desk, session, former_id, golfer)
             lessons, came = _everything(desk, session, former_id, golfer_id)
-            joined = session.execute(_ENTRY, {"studio": desk.studio_id, "id": former_id}).scalar_one()
+            joined = _entry(desk, session, former_id)
             _fill(former, golfer)
         else:
             lessons, came = [lesson_id], _lesson(desk, session, lesson_id, former_id, golfer_id)
@@ -136,7 +138,11 @@ def was_of(desk: Desk, lesson_id: UUID, golfer_id: UUID) -> bool:
     return any(it.former_id == golfer_id for it in handovers_of(desk, lesson_id))
 
 
-_ENTRY: Final = text("select to_jsonb(it) - 'studio_id' from golfer it where studio_id = :studio and id = :id")
+def _entry(desk: Desk, session: Session, golfer_id: UUID) -> dict[str, Any]:
+    """All that is noted of a golfer, as the database writes it."""
+    whole = func.to_jsonb(literal_column(GolferRow.__tablename__))
+    row = session.scalars(select(whole).where(GolferRow.studio_id == desk.studio_id, GolferRow.id == golfer_id)).one()
+    return {name: it for name, it in row.items() if name != "studio_id"}
 
 
 def _one_account(desk: Desk, session: Session, former_id: UUID, golfer: GolferRow) -> None:
@@ -197,19 +203,20 @@ def _fill(former: GolferRow, golfer: GolferRow) -> None:
         golfer.notes = "\n".join(it for it in (golfer.notes, former.notes) if it)
 
 
-_RAISED: Final = text(
-    "insert into golfer_revision (studio_id, golfer_id, revision) values (:studio, :id, nextval('revision')) "
-    "on conflict (studio_id, golfer_id) do update set revision = excluded.revision"
-)
-
-
 def _weighed_anew(desk: Desk, session: Session, *golfers: UUID) -> None:
     """What was worked out of them is worked out anew."""
     for it in sorted(golfers):
         session.execute(
             delete(KeptAnswerRow).where(KeptAnswerRow.studio_id == desk.studio_id, KeptAnswerRow.golfer_id == it)
         )
-        session.execute(_RAISED, {"studio": desk.studio_id, "id": it})
+        raised = insert(GolferRevisionRow).values(
+            studio_id=desk.studio_id, golfer_id=it, revision=func.nextval("revision")
+        )
+        session.execute(
+            raised.on_conflict_do_update(
+                index_elements=["studio_id", "golfer_id"], set_={"revision": raised.excluded.revision}
+            )
+        )
     session.flush()
     session.expire_all()
 

@@ -157,6 +157,40 @@ def plans_in(desk: Desk, lesson_id: UUID) -> list[Plan]:
         return plans_of(desk, session, lesson_id)
 
 
+def laid_last(desk: Desk, lesson_id: UUID) -> dict[str, dict[str, float]]:
+    """Sizes of each instrument as they were laid last: in this lesson, else with this golfer before.
+
+    Where a rig lies hangs on the putt, so that of another lesson it is left out.
+    """
+    with desk.transaction() as session:
+        lesson = desk.get(session, LessonRow, lesson_id, "lesson")
+        here = StationRow.lesson_id == lesson_id
+        rows = session.scalars(
+            select(StationRow)
+            .join(LessonRow, (LessonRow.studio_id == StationRow.studio_id) & (LessonRow.id == StationRow.lesson_id))
+            .where(StationRow.studio_id == desk.studio_id, LessonRow.golfer_id == lesson.golfer_id)
+            .where(LessonRow.voided_at.is_(None))
+            .order_by(here.desc(), StationRow.laid_at.desc(), StationRow.id.desc())
+            .limit(_LOOKED_BACK)
+        )
+        found: dict[str, dict[str, float]] = {}
+        for row in rows:
+            entry = entry_of(row)
+            for kind, sizes in ((entry.rig_kind, entry.rig_sizes_m), *((it.kind, it.sizes) for it in entry.aids)):
+                carried = dict(sizes) if row.lesson_id == lesson_id else _anywhere(sizes)
+                if carried:
+                    found.setdefault(kind, carried)
+        return found
+
+
+_LOOKED_BACK: Final = 20
+"""So many plans back: what was laid longer ago is not in the bag as it was."""
+
+
+def _anywhere(sizes: Mapping[str, float]) -> dict[str, float]:
+    return {name: it for name, it in sizes.items() if name != "distance_m"}
+
+
 def plan(desk: Desk, id: UUID) -> Plan:
     """One plan."""
     with desk.transaction() as session:

@@ -243,7 +243,6 @@ class HandoverRow(Stored):
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"]),
         Index(None, "studio_id", "golfer_id", "made_at"),
         Index(None, "studio_id", "former_id"),
-        Index(None, "lesson_ids", postgresql_using="gin"),
     )
 
 

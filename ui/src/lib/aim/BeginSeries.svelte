@@ -43,7 +43,8 @@
   const instruments = instrumentsQuery()
   let link = $state<Series['link']>('face')
   const schools = schoolsQuery(() => ({ lesson: lessonId }))
-  let cue = $derived((schools.data?.settings.cue ?? 'line') as Series['cue'])
+  // As it was set down to last; for a first one as the school held says.
+  let cue = $derived<Series['cue']>(before.at(-1)?.cue ?? (schools.data?.settings.cue as Series['cue']) ?? 'line')
   // What is laid here, or was read with last, is what it is read with again.
   // svelte-ignore state_referenced_locally
   let kind = $state(Object.keys(tools)[0] ?? 'face_mirror')

@@ -10141,6 +10141,15 @@ export interface components {
              * @description those of the golfer’s cards beside them, the newest first
              */
             set_ups_kept: string[];
+            /**
+             * Laid Last
+             * @description sizes of each instrument as laid last, here or with this golfer before: it is laid so again
+             */
+            laid_last: {
+                [key: string]: {
+                    [key: string]: number;
+                };
+            };
         };
         /** LevelBandIn */
         LevelBandIn: {

@@ -32,7 +32,7 @@
       {#each consents.data?.asked ?? [] as it (it.asks)}
         <li class="border-b border-hairline py-2" data-asks-consent={it.asks}>
           <p class="flex flex-wrap items-center gap-x-4">
-            <span class="w-56 shrink-0 font-semibold">{it.name}</span>
+            <span class="w-full shrink-0 font-semibold sm:w-56">{it.name}</span>
             <span class="min-w-0 flex-1" class:text-danger={it.given === false} class:text-faded={it.given === null}
               >{it.says}{waits(it.asks) ? ' Another answer waits to be sent.' : ''}</span
             >

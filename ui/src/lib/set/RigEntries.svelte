@@ -17,10 +17,18 @@
     fault: Refusal | null
     instruments: Shapes['InstrumentOut'][]
     seen: Shapes['Preview'] | undefined
+    /** Sizes of each instrument as laid last. */
+    laid: Shapes['LessonSheetOut']['laid_last']
     propose: () => void
   }
-  let { plan = $bindable(), fault, instruments, seen, propose }: Props = $props()
+  let { plan = $bindable(), fault, instruments, seen, laid, propose }: Props = $props()
 
+  /** Typed here: a rig that is turned away from and chosen again lies as it was told. */
+  const told: Record<string, Record<string, number>> = {}
+  function size(name: string, value: number): void {
+    plan.rig_sizes_m = { ...plan.rig_sizes_m, [name]: value }
+    told[plan.rig_kind] = plan.rig_sizes_m
+  }
   const rig = $derived(instruments.find((it) => it.about.kind === plan.rig_kind))
   const tuning = createAsk(
     (limit_deg: number) => ask(api.POST('/api/stations/tune', { body: { ...$state.snapshot(plan), limit_deg } })),
@@ -39,7 +47,7 @@
     .toSorted((one, other) => one.usual - other.usual)
     .map((it) => ({ value: it.about.kind, words: it.about.name, picture: it.picture }))}
   bind:value={plan.rig_kind}
-  onchange={() => (plan.rig_sizes_m = {})}
+  onchange={() => (plan.rig_sizes_m = { ...(told[plan.rig_kind] ?? laid[plan.rig_kind]) })}
 />
 {#if rig}
   <div class="mt-3 grid min-[440px]:grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
@@ -48,7 +56,7 @@
         dimension={it}
         value={plan.rig_sizes_m[it.name] ?? it.default}
         error={fault?.about(`rig_sizes_m.${it.name}`)}
-        onvalue={(value) => (plan.rig_sizes_m = { ...plan.rig_sizes_m, [it.name]: value })}
+        onvalue={(value) => size(it.name, value)}
       />
     {/each}
     {#if rig.about.strict && seen}

@@ -117,8 +117,11 @@ export class Planning {
     if (it.name === 'across_m') plan.across_m = it.value
     else plan.rig_sizes_m = { ...plan.rig_sizes_m, [it.name]: it.value }
   }
-  /** Lay what was proposed: as the rig that watches, or beside it. */
-  take(it: Pick<Shapes['ProposalOut'], 'kind' | 'sizes' | 'watches'>): void {
+  /** Lay what was proposed: as the rig that watches, or beside it, with the sizes it was laid with last. */
+  take(
+    it: Pick<Shapes['ProposalOut'], 'kind' | 'sizes' | 'watches'>,
+    laid: Shapes['LessonSheetOut']['laid_last'] = {}
+  ): void {
     const { plan } = this
     if (!plan) return
     if (it.watches) {
@@ -127,7 +130,10 @@ export class Planning {
       plan.across_m = 0
       this.tab = 'rig'
     } else {
-      plan.aids = [...plan.aids.filter((aid) => aid.kind !== it.kind), { kind: it.kind, sizes: it.sizes }]
+      plan.aids = [
+        ...plan.aids.filter((aid) => aid.kind !== it.kind),
+        { kind: it.kind, sizes: { ...it.sizes, ...laid[it.kind] } }
+      ]
       this.tab = 'beside'
     }
   }

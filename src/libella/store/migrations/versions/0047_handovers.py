@@ -30,7 +30,6 @@ def upgrade() -> None:
     )
     op.create_index("ix_handover_studio_id_golfer_id_made_at", "handover", ["studio_id", "golfer_id", "made_at"])
     op.create_index("ix_handover_studio_id_former_id", "handover", ["studio_id", "former_id"])
-    op.create_index("ix_handover_lesson_ids", "handover", ["lesson_ids"], postgresql_using="gin")
     op.execute("""
         create trigger told_as_deed after insert or update or delete on handover
         for each row when (coalesce(current_setting('libella.account', true), '') <> '')

@@ -223,6 +223,7 @@
                 {fault}
                 instruments={known}
                 {seen}
+                laid={sheet.laid_last}
                 propose={() => (proposing = true)}
               />{/if}
           </Tabs.Content>
@@ -337,7 +338,7 @@
     hand={sheet.golfer.hand}
     golfer={sheet.golfer}
     expected={line.data?.spread_deg}
-    use={(it) => planning.take(it)}
+    use={(it) => planning.take(it, sheet?.laid_last)}
   />
 {:else if sheet}
   <Coming page what="The putt" />
