@@ -84,11 +84,11 @@ def test_a_rod_is_turned_and_a_place_is_pointed_to(page: Page):
     to_see(page, "Turning Golfer")
     page.get_by_role("radio", name="Turn it").click()
     page.get_by_text("Under which conditions").click()
-    page.get_by_label("Rod’s far end", exact=True).fill("40")
+    page.get_by_label("Rod’s far end", exact=True).fill("40 m")
     page.keyboard.press("Enter")
     page.get_by_role("button", name="Begin asking").click()
     expect(page.get_by_text("Rod’s far end is 40 m; it must be 500 mm to 15 m.").first).to_be_visible()
-    page.get_by_label("Rod’s far end", exact=True).fill("2")
+    page.get_by_label("Rod’s far end", exact=True).fill("2 m")
     page.keyboard.press("Enter")
     page.get_by_role("button", name="Begin asking").click()
     for n, mm in enumerate((-40, -30, -35, -45, -40, -35), start=1):

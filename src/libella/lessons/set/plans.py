@@ -54,6 +54,8 @@ class Plan:
     current: bool
 
 
+_LOOKED_BACK: Final = 20
+"""So many plans back: what was laid longer ago is not in the bag as it was."""
 _ON_A_PLAN: Final = (BlockRow, AimSeriesRow, SightTestRow, EyeTakeRow, FirstLookRow)
 """Whatever is read on a plan names it."""
 
@@ -181,10 +183,6 @@ def laid_last(desk: Desk, lesson_id: UUID) -> dict[str, dict[str, float]]:
                 if carried:
                     found.setdefault(kind, carried)
         return found
-
-
-_LOOKED_BACK: Final = 20
-"""So many plans back: what was laid longer ago is not in the bag as it was."""
 
 
 def _anywhere(sizes: Mapping[str, float]) -> dict[str, float]:

@@ -13,6 +13,15 @@ import type { ToKeep } from './planning.svelte'
 const plansThing = (lesson: string) => `plans ${lesson}`
 /** What is read goes by the plan: its sizes, its putt. */
 const ofPlan = (lesson: string) => [...ofLesson(lesson), key.aim(lesson), key.eyes(lesson), key.sights(lesson)]
+/** What is told otherwise once what was read on a plan is read anew. */
+const readAnew = (lesson: string) => [
+  ...ofPlan(lesson),
+  every(key.map),
+  every(key.read),
+  every(key.compared),
+  every(key.further),
+  key.preview(lesson)
+]
 /** A plan of a lesson, as it is edited: it is the lesson's plan from now on, or one more beside that. */
 export const keepPlan = (
   lesson_id: string,
@@ -73,15 +82,7 @@ export const provePlan = (lesson: string, id: string, body: Sent<'/api/stations/
     {
       thing: plansThing(lesson),
       words: 'The proof of the line',
-      renews: [
-        ...ofLesson(lesson),
-        key.aim(lesson),
-        key.sights(lesson),
-        every(key.read),
-        every(key.compared),
-        every(key.further),
-        key.preview(lesson)
-      ]
+      renews: readAnew(lesson)
     }
   )
 
@@ -93,16 +94,7 @@ export const putRight = (lesson: string, id: string, body: Sent<'/api/correction
     {
       thing: plansThing(lesson),
       words: 'A size put right',
-      renews: [
-        ...ofLesson(lesson),
-        key.aim(lesson),
-        key.sights(lesson),
-        every(key.read),
-        every(key.compared),
-        every(key.further),
-        key.summary(lesson),
-        key.preview(lesson)
-      ]
+      renews: [...readAnew(lesson), key.summary(lesson)]
     }
   )
 
@@ -171,14 +163,7 @@ export const setBands = (spreads_deg: Record<string, number>) =>
 const ofTools = (lesson: string) => ({
   thing: `tools ${lesson}`,
   answers: inUnits(key.tools(lesson)),
-  renews: [
-    ...ofPlan(lesson),
-    every(key.map),
-    every(key.read),
-    every(key.compared),
-    every(key.further),
-    key.preview(lesson)
-  ]
+  renews: readAnew(lesson)
 })
 /** A check of an instrument by itself: what is read with it in the lesson is judged by it, before and after. */
 export const keepToolCheck = (body: Sent<'/api/tool-checks/{id}'>) =>
