@@ -20,7 +20,8 @@ def by_tap(step: Locator, name: str) -> str | float:
     note = NOTES[name]
     if note.options:
         told = TAPPED.get(name, list(note.options)[-1])
-        step.get_by_role("group").get_by_role("button", name=re.compile(re.escape(note.options[told]))).last.tap()
+        words = re.compile(rf"^(◂ )?{re.escape(note.options[told])}( ▸)?( ?\d)?$")
+        step.get_by_role("group").get_by_role("button", name=words).tap()
         return told
     assert note.bounds is not None
     if note.bounds.unit == "deg":
