@@ -76,7 +76,12 @@ def _feet(length_m: float) -> str:
         feet = int(size / FOOT_M)
         inches = f"{size / INCH_M - 12 * feet:.{decimals}f}"
         return f"{sign}{f'{feet} ft ' if feet else ''}{inches} in"
-    return sign + in_parts(size, parts or (8 if size < FOOT_M else 2))
+    return sign + in_parts(size, parts or parts_said(size))
+
+
+def parts_said(length_m: float) -> int:
+    """Into how many parts of an inch a length that is round in none is said: finely under a foot."""
+    return 8 if abs(length_m) < FOOT_M else 2
 
 
 def in_parts(length_m: float, parts: int) -> str:

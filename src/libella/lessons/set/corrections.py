@@ -2,22 +2,21 @@
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
-from datetime import datetime
+from datetime import UTC, datetime
 from typing import Any
 from uuid import UUID
 
-from sqlalchemy import Select, select
+from sqlalchemy import select
 from sqlalchemy.orm import Session
 
-from ...core.instruments.aid import Raw
 from ...core.measure.limits import OutOfLimits
 from ...core.set.line import LaidLine
 from ...core.set.proof import Proof
 from ...core.set.station import Station, line_of
-from ...store.tables import BlockRow, CorrectionRow, ReadingRow, StationRow
+from ...store.tables import BlockRow, CorrectionRow, StationRow
 from ..desk.desk import Desk
-from ..lesson.lessons import BlockSheet
-from ..values import KeptBlock, KeptCorrection, KeptReading, Laid, value_of, values_of
+from ..lesson.lessons import BlockSheet, blocks_where
+from ..values import KeptCorrection, Laid, value_of, values_of
 from .plans import read_anew
 from .stations import AID, PROOF, AidEntry, StationEntry, entry_of
 
@@ -64,19 +63,13 @@ class Again:
 
 def would(desk: Desk, station_id: UUID, sizes: Sizes) -> tuple[Station, Station, list[Again]]:
     """The station before and after, and every block on it that has readings, as each would be read."""
-    with desk.transaction() as session:
-        row = desk.get(session, StationRow, station_id, "station")
-        found: list[Again] = []
-        for block in session.scalars(_blocks_on(desk, station_id)).all():
-            before = BlockSheet(value_of(KeptBlock, block), _readings_of(desk, session, block.id))
-            entry = sizes.put_right(entry_of(block))
-            anew = _columns(entry)
-            laid = replace(before.block, **anew)
-            station = entry.station()
-            read = [replace(it, **_limits(station, it.raw)) for it in before.readings]
-            found.append(Again(before, BlockSheet(laid, read)))
-        entry = entry_of(row)
-        return entry.station(), sizes.put_right(entry).station(), [it for it in found if it.before.readings]
+    with desk.taken_back() as tried, tried.transaction() as session:
+        row = tried.get(session, StationRow, station_id, "station", lock=True)
+        stood, before = entry_of(row).station(), _sheets_on(tried, session, station_id)
+        _lay_anew(tried, session, row, sizes, datetime.now(UTC))
+        session.flush()
+        again = zip(before, _sheets_on(tried, session, station_id), strict=True)
+        return stood, entry_of(row).station(), [Again(*it) for it in again if it[0].readings]
 
 
 def put_right(desk: Desk, id: UUID, station_id: UUID, sizes: Sizes, why: str, at: datetime) -> KeptCorrection:
@@ -89,25 +82,12 @@ def put_right(desk: Desk, id: UUID, station_id: UUID, sizes: Sizes, why: str, at
         known = session.get(CorrectionRow, (desk.studio_id, id))
         if known is not None:
             return value_of(KeptCorrection, known)
-        before, entry = _sizes_of(row), sizes.put_right(entry_of(row))
-        _lay(row, entry)
+        before = _sizes_of(row)
+        _lay_anew(desk, session, row, sizes, at)
         if _sizes_of(row) == before:
             raise OutOfLimits("rig_sizes_m", "nothing_put_right")
-        for block in session.scalars(_blocks_on(desk, station_id).with_for_update()).all():
-            _lay(block, sizes.put_right(entry_of(block)))
-            read_anew(desk, session, block, at)
-        made = CorrectionRow(
-            studio_id=desk.studio_id,
-            id=id,
-            lesson_id=row.lesson_id,
-            station_id=station_id,
-            before=before,
-            after=_sizes_of(row),
-            why=why,
-            made_at=at,
-        )
-        session.add(made)
-        session.flush()
+        told = {"lesson_id": row.lesson_id, "station_id": station_id, "before": before, "after": _sizes_of(row)}
+        made, _ = desk.add(session, CorrectionRow, id, **told, why=why, made_at=at)
         return value_of(KeptCorrection, made)
 
 
@@ -125,35 +105,25 @@ def laid_as(laid: Laid, sizes: Mapping[str, Any]) -> Station:
     return replace(entry_of(laid), rig_sizes_m=rig, aids=tuple(aids)).station()
 
 
-def _blocks_on(desk: Desk, station_id: UUID) -> Select[BlockRow]:
-    """The blocks on a plan, oldest first."""
-    on_it = select(BlockRow).where(BlockRow.studio_id == desk.studio_id, BlockRow.station_id == station_id)
-    return on_it.order_by(BlockRow.started_at, BlockRow.id)
+def _sheets_on(desk: Desk, session: Session, station_id: UUID) -> list[BlockSheet]:
+    """The blocks on a plan with all that was read in them, voided or not, oldest first."""
+    return blocks_where(desk, session, BlockRow.station_id == station_id)
 
 
-def _readings_of(desk: Desk, session: Session, block_id: UUID) -> Sequence[KeptReading]:
-    """All that was read in a block, voided or not, oldest first."""
-    query = select(ReadingRow).where(ReadingRow.studio_id == desk.studio_id, ReadingRow.block_id == block_id)
-    rows = session.scalars(query.order_by(ReadingRow.taken_at, ReadingRow.id))
-    return values_of(KeptReading, rows)
+def _lay_anew(desk: Desk, session: Session, row: StationRow, sizes: Sizes, at: datetime) -> None:
+    """A plan with these sizes, and every block on it, with its readings read anew."""
+    _lay(row, sizes)
+    on_it = select(BlockRow).where(BlockRow.studio_id == desk.studio_id, BlockRow.station_id == row.id)
+    for block in session.scalars(on_it.order_by(BlockRow.id).with_for_update()).all():
+        _lay(block, sizes)
+        read_anew(desk, session, block, at)
 
 
-def _limits(station: Station, raw: Raw) -> dict[str, float | None]:
-    interval = station.interval(raw)
-    return {"low_deg": interval.low_or_none, "high_deg": interval.high_or_none}
-
-
-def _columns(entry: StationEntry) -> dict[str, Any]:
-    return {
-        "rig_sizes_m": dict(entry.rig_sizes_m),
-        "aids": [AID.keep(it) for it in entry.aids],
-        "proof": PROOF.keep(entry.proof),
-    }
-
-
-def _lay(row: StationRow | BlockRow, entry: StationEntry) -> None:
-    for name, said in _columns(entry).items():
-        setattr(row, name, said)
+def _lay(row: StationRow | BlockRow, sizes: Sizes) -> None:
+    entry = sizes.put_right(entry_of(row))
+    row.rig_sizes_m = dict(entry.rig_sizes_m)
+    row.aids = [AID.keep(it) for it in entry.aids]
+    row.proof = PROOF.keep(entry.proof)
 
 
 def _sizes_of(row: StationRow) -> dict[str, Any]:

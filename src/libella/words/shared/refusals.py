@@ -4,9 +4,9 @@ import math
 from collections.abc import Callable, Mapping
 from typing import Final
 
-from ...core.measure.constants import FOOT_M, INCH_M
+from ...core.measure.constants import INCH_M
 from ...core.measure.limits import Bounds, Fact, OutOfLimits, Size
-from ...core.measure.units import Units, about, tape
+from ...core.measure.units import Units, about, parts_said, tape
 from .counts import counted
 
 Template = tuple[str, str]
@@ -104,7 +104,7 @@ def range_words(it: Bounds, units: Units) -> str:
 
 def _inward(limit_m: float, to_whole: Callable[[float], int]) -> float:
     """A limit in parts of an inch as they are said, on its own side: what is said to be within is."""
-    step = INCH_M / 8 if abs(limit_m) < FOOT_M else INCH_M / 2
+    step = INCH_M / parts_said(limit_m)
     # What is round already stays, whatever its double is off.
     return to_whole(round(limit_m / step, 6)) * step
 

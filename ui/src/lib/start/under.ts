@@ -45,10 +45,8 @@ export function withFactors(it: Under, factors: Under['factors']): Under {
 }
 
 /** What is offered: as usual first, then what was putted in this lesson, then set-ups named in other steps, then the common ones. */
-export const offeredUnder = (
-  blocks: Pick<Shapes['BlockOut'], 'condition' | 'factors'>[],
-  setUps: readonly string[]
-): Under[] => offered([...blocks.flatMap((it) => otherwise(it.factors, it.condition)), ...stood(setUps), ...OFTEN])
+export const offeredUnder = (sheet: Shapes['LessonSheetOut']): Under[] =>
+  offered([...sheet.blocks.flatMap((it) => otherwise(it.factors, it.condition)), ...stood(setUpsOf(sheet)), ...OFTEN])
 
 /** What is not asked of a set-down: its cue has a picture of its own, and it is no putt. */
 export const NOT_HERE = ['cue', 'hole_side']

@@ -14,7 +14,7 @@
   import Coming from '$lib/base/Coming.svelte'
   import Sheet from '$lib/base/Sheet.svelte'
   import PlanComparison from '$lib/start/PlanComparison.svelte'
-  import { offeredUnder, setUpsOf } from '$lib/start/under'
+  import { offeredUnder } from '$lib/start/under'
   import StartBlock from '$lib/start/StartBlock.svelte'
   import BesideEntries from '$lib/set/BesideEntries.svelte'
   import { keepDraft, takeDraft } from '$lib/set/draft'
@@ -304,7 +304,7 @@
           golferId={sheet.golfer.id}
           {wanted}
           station={lay}
-          offered={offeredUnder(sheet.blocks, setUpsOf(sheet))}
+          offered={offeredUnder(sheet)}
           guides={rig?.about.guides ?? false}
           watched={seen?.watched ?? []}
           readsStart={seen?.reads_start ?? true}
@@ -325,7 +325,7 @@
         station={now}
         guided={rig?.about.guides ?? false}
         asked={asking}
-        offered={offeredUnder(sheet.blocks, setUpsOf(sheet))}
+        offered={offeredUnder(sheet)}
         planned={() => (comparing = false)}
       />
     </Sheet>

@@ -40,7 +40,7 @@
   import SizeStep from '$lib/start/SizeStep.svelte'
   import { readQuery } from '$lib/judge/queries.svelte'
   import { likelihoodQuery } from '$lib/start/queries.svelte'
-  import { offeredUnder, setUpsOf } from '$lib/start/under'
+  import { offeredUnder } from '$lib/start/under'
   import { turnIn } from '$lib/start/turn'
   import TurnLine from '$lib/start/TurnLine.svelte'
   import DoubtSheet from '$lib/start/DoubtSheet.svelte'
@@ -354,7 +354,7 @@
         station={laid}
         guided={block.guided}
         asked={block.asks}
-        offered={offeredUnder(sheet.blocks, setUpsOf(sheet))}
+        offered={offeredUnder(sheet)}
         planned={() => (planning = false)}
       />
     </Sheet>
@@ -389,9 +389,9 @@
       lessonId={id}
       golferId={sheet.golfer.id}
       {wanted}
-      station={sheet.stations.find((it) => it.id === block.station_id)}
+      station={laid}
       {block}
-      offered={offeredUnder(sheet.blocks, setUpsOf(sheet))}
+      offered={offeredUnder(sheet)}
       readsStart={judgement.watched}
       closed={ended}
       started={() => (switching = false)}
