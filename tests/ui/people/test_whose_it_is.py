@@ -5,7 +5,8 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, findings, own_lesson, stands
+from ..conftest import findings, own_lesson, stands
+from ..start.test_main_flow import start_block
 
 
 def someone(page: Page, name: str) -> str:
@@ -22,8 +23,7 @@ def someone(page: Page, name: str) -> str:
 def test_a_lesson_goes_to_the_golfer_whose_it_is_and_two_entries_become_one(page: Page, wide: int, tall: int):
     right = someone(page, f"Right Golfer {wide}")
     own_lesson(page, f"Wrong Golfer {wide}")
-    choose_rig(page, "Gate of pegs")
-    page.get_by_role("button", name="Start block").click()
+    start_block(page)
     for n in range(2):
         expect(page.locator("[data-count]")).to_contain_text(f"Putt {n + 1}")
         page.locator("[data-zone='clean']").click()

@@ -5,14 +5,14 @@ import re
 import pytest
 from playwright.sync_api import Page, expect
 
-from ..conftest import choose_rig, findings, own_lesson, stands
+from ..conftest import findings, own_lesson, stands
+from ..start.test_main_flow import start_block
 
 
 @pytest.mark.parametrize(("wide", "tall"), [(1280, 800), (820, 1180), (390, 844)])
 def test_a_gates_width_is_put_right_after_its_putts(page: Page, wide: int, tall: int):
     own_lesson(page, f"Righting {wide}")
-    choose_rig(page, "Gate of pegs")
-    page.get_by_role("button", name="Start block").click()
+    start_block(page)
     for n in range(6):
         expect(page.locator("[data-count]")).to_contain_text(f"Putt {n + 1}")
         page.locator("[data-zone='touched the right post']").click()
