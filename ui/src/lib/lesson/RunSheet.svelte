@@ -29,17 +29,17 @@
     if (sheet && found.isSuccess && !found.isFetching && (!recording || untrack(() => judgedWith === null)))
       judgedWith = untrack(() => putted)
   })
-  // What was read in another step is judged as soon as the lesson says that it has more.
+  // What was read in another step is judged once it has been quiet for a moment. What a page is asking for already is not
+  // asked over again: that would throw away an answer that is nearly here.
   let asked = 0
-  let later: ReturnType<typeof setTimeout> | undefined
   $effect(() => {
-    const now = sheet?.revision ?? 0
-    if (now > asked && !recording) {
-      // Many answers in a row are judged once, when it has been quiet for a moment.
-      clearTimeout(later)
-      if (asked) later = setTimeout(() => void found.refetch(), 1500)
-      asked = now
-    }
+    const [made, newest] = [found.data?.revision ?? 0, sheet?.revision ?? 0]
+    if (recording || found.isFetching || !made || made >= newest || asked >= newest) return
+    const later = setTimeout(() => {
+      asked = newest
+      void found.refetch()
+    }, 1500)
+    return () => clearTimeout(later)
   })
   /** With what waits on this device. */
   const putts = $derived(block ? validOf(puttsOf(block.id, block.readings)).length : 0)
