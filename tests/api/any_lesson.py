@@ -418,6 +418,7 @@ class AnyLesson:
                 "comfort": self._any(None, 1, 4),
                 "trust": self._any(None, 2, 5),
                 "disturbances": self._any([], ["wind"]),
+                "looker": self._any("", "golfer", "coach"),
             }
             self._put(f"/blocks/{self.blocks[-1]}/circumstances", **body)
 

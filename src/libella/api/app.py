@@ -61,9 +61,9 @@ from .pages import mine, vocabulary
 from .people import accounts, consents, front, passkeys, removals, screens, session
 from .people import admit as admission
 from .see import eyes, first_looks, maps, sights
-from .set import bag, conditions, corrections, green, instruments, plans, saved, second_readings, stations, tool_checks
+from .set import bag, conditions, green, instruments, plans, saved, second_readings, stations, tool_checks
 from .stand import set_ups
-from .start import blocks, pauses, sensor_link, sensors, standins
+from .start import blocks, corrections, pauses, sensor_link, sensors, standins
 from .teach import drawings as teaching
 from .watch import health
 from .watch.front import Front

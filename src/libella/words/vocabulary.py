@@ -195,6 +195,7 @@ _CHOICES: Final[dict[str, dict[str, str]]] = {
     "eye_way": {"mirror": "In the mirror", "plumb": "By plumb", "string": "By a string", "strip": "By a strip"},
     "looks": {"left": "◂ Left", "straight": "Straight", "right": "Right ▸"},
     "turned_from": {"left": "◂ From the left", "right": "From the right ▸"},
+    "looker": {"": "Not said", "golfer": "The golfer, over the ball", "coach": "You, behind the line"},
     "aid_seen": {"natural": "No aid in view", "aided": "Aid in view"},
     "rig_seen": {"blind": "Out of view", "guided": "In view"},
     "putted": {"hole": "To a hole", "none": "No hole, to an aim point"},

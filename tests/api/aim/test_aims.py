@@ -147,3 +147,11 @@ def test_a_doubted_set_down_counts_less(coach):
     after = found["summary"]["bias"]
     assert after["high"] - after["low"] > before["high"] - before["low"]
     assert "4 are flagged and count as 1 reading together" in found["doubt"] and found["set_downs"] == 7
+
+
+def test_cues_tried_at_set_downs_are_there_for_the_next_block(coach):
+    lesson = coach.lesson()
+    assert coach.get(f"/lessons/{lesson['id']}")["cues"] == []
+    for cue in ("line", "near_spot", "stripe", "near_spot"):
+        begin(coach, lesson, cue=cue)
+    assert coach.get(f"/lessons/{lesson['id']}")["cues"] == ["near_spot", "stripe"]

@@ -172,3 +172,18 @@ def test_how_far_the_eyes_were_moved_is_no_finding_and_counts_stand_where_nothin
     found = coach.get(f"/lessons/{told.id}/findings")["headline"]
     assert "eyes" not in looked, looked
     assert found.startswith("Can't tell yet. So far roll: 4 clean of 4 putts"), found
+
+
+def test_what_was_seen_from_behind_a_string_counts_whatever_it_shows_the_golfer(coach):
+    told = answers.inside_a_string(coach)
+    block = answers.in_words(told, answers.strung(told, 0.0), ["out_to_in"] * 7 + ["neutral"])
+
+    def said() -> str:
+        return told.pages()["lesson"]
+
+    assert "can't be used: path 8 times. If it was you who looked" in said()
+    coach.put(f"/blocks/{block}/circumstances", looker="golfer")
+    assert "can't be used: path 8 times" in said() and "If it was you" not in said()
+    coach.put(f"/blocks/{block}/circumstances", looker="coach", disturbances=["wind"])
+    assert "can't be used" not in said() and "ut to in 7 of 8" in said()
+    coach.put(f"/blocks/{block}/circumstances", 422, looker="somebody")

@@ -87,7 +87,7 @@ def _lesson(coach: Coach, golfer: str, drill: str) -> str:
     tell(coach, head, stroke("a", now(), face_impact_deg=0.3, path_deg=-0.5))
     coach.put(f"/stroke-taps/{uuid6.uuid7()}", sensor_id=sensor, tapped_at=now())
     coach.put(f"/readings/{putt}/voided", reason="talked")
-    wrong = {"station_id": told.lay("peg_gate"), "rig_sizes_m": {"inside_width_m": 0.075}}
+    wrong = {"of": "plan", "about_id": told.lay("peg_gate"), "sizes": [{}, {"inside_width_m": 0.075}]}
     coach.put(f"/corrections/{uuid6.uuid7()}", **wrong, why="=read off the wrong edge")
     return sensor
 

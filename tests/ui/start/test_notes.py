@@ -139,3 +139,28 @@ def test_a_usual_size_short_or_past_is_one_tap_in_the_units_in_use(page: Page):
     sizes.get_by_role("button", name="1 ft short", exact=True).click()
     expect(page.locator("[data-count]")).to_contain_text("Putt 2")
     expect(page.get_by_role("list", name="Putts, newest first")).to_contain_text("1 ft")
+
+
+def test_who_looks_at_a_string_is_told_where_one_hangs(page: Page):
+    own_lesson(page, "Strung Golfer")
+    choose_rig(page, "Ruler board")
+    page.get_by_role("button", name="Start block").click()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 1")
+    more = page.get_by_role("button", name="More of this block")
+    more.click()
+    expect(page.locator("[data-circumstances]")).to_be_visible()
+    asked = page.get_by_role("radiogroup", name="Who sees on which side of the string?")
+    asked = asked.or_(page.get_by_role("group", name="Who sees on which side of the string?"))
+    expect(asked).to_have_count(0)
+    page.keyboard.press("Escape")
+    page.get_by_role("navigation", name="Run sheet").get_by_role("link", name=re.compile("^Set")).click()
+    choose_rig(page, "String over ball and hole")
+    page.get_by_role("button", name="Start block").click()
+    expect(page.locator("[data-count]")).to_contain_text("Putt 1")
+    more.click()
+    asked.get_by_role("radio", name="You, behind the line").click()
+    expect(page.locator("[data-link='saved']")).to_be_visible()
+    stands(page)
+    lesson = page.url.split("/lessons/")[1].split("/")[0]
+    blocks = page.request.get(f"/api/lessons/{lesson}").json()["blocks"]
+    assert [it["looker"] for it in blocks] == ["", "coach"]

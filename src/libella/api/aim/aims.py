@@ -48,7 +48,7 @@ class AimSeriesIn(Entry):
 
     lesson_id: UUID
     link: Link = "face"
-    cue: Cue = "line"
+    cue: Cue = aims.USUAL_CUE
     aided: bool = Field(default=False, description="an aid stands in the golfer's view")
     planned: int = Field(default=7, description="set-downs; 3 to 40")
     kind: Words40 | None = Field(default=None, description="instrument the face is read with; null: an angle is read")
@@ -167,7 +167,7 @@ class WayIn(Entry):
     """One of the ways compared."""
 
     name: ShortWords
-    cue: Cue = "line"
+    cue: Cue = aims.USUAL_CUE
     set_up: Words80 = AS_USUAL
     aided: bool = False
     factors: dict[Words20, ShortWords] = Field(default_factory=dict, max_length=8)

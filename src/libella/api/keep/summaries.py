@@ -29,7 +29,7 @@ from ..base.shapes import UUID, AtDesk, Entry, LongWords
 from ..change import changes, practice
 from ..golfer.handovers import moved
 from ..judge import findings
-from ..set.corrections import superseded
+from ..start.corrections import superseded
 from .cards import card_on_paper
 from .prints import printed
 

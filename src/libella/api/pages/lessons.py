@@ -6,6 +6,7 @@ from datetime import datetime
 from fastapi import Query
 from pydantic import BaseModel, Field
 
+from ...core.aim.links import Cue
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import Level
 from ...lessons.aim import aims
@@ -99,6 +100,7 @@ class LessonSheetOut(BaseModel):
     brief: BriefOut
     set_ups: list[str] = Field(description="set-ups named in this lesson, in whichever step, by first use")
     set_ups_kept: list[str] = Field(description="those of the golfer’s cards beside them, the newest first")
+    cues: list[Cue] = Field(description="cues of set-downs other than the usual one, by first use")
     laid_last: dict[str, dict[str, float]] = Field(
         description="sizes of each instrument as laid last, here or with this golfer before: it is laid so again"
     )
@@ -187,6 +189,7 @@ def _whole(desk: Desk, id: UUID, units: InUnits, revision: int) -> LessonSheetOu
         change=change[0],
         brief=BriefOut(set=_set_brief(plans, units), stand=stand[1], see=sight[1], aim=aim[1], change=change[1]),
         laid_last=laid_last(desk, id),
+        cues=list(aim[2]),
         set_ups=named,
         set_ups_kept=[it for it in _on_cards(desk, sheet.golfer.id, units) if it not in named],
     )
@@ -222,6 +225,6 @@ def _sight(desk: Desk, id: UUID, units: InUnits) -> tuple[str, str]:
     return sight_words(told.found).headline, sight_brief(told.found)
 
 
-def _aim(desk: Desk, id: UUID, units: InUnits) -> tuple[str, str]:
-    told = aims.aim_told(desk, id)
-    return (aim_words(told, units).headline, aim_brief(told)) if told else (NOTHING_READ, NOTHING)
+def _aim(desk: Desk, id: UUID, units: InUnits) -> tuple[str, str, Sequence[Cue]]:
+    told, cues = aims.aim_told(desk, id)
+    return (aim_words(told, units).headline, aim_brief(told), cues) if told else (NOTHING_READ, NOTHING, cues)

@@ -6,6 +6,7 @@ from typing import Literal
 from fastapi import Request, Response
 from pydantic import BaseModel, Field
 
+from ...core.see.misled import Looker
 from ...core.start.notes import NOTES
 from ...core.start.path import PathModel, PathName
 from ...lessons.change.drills import checked_drill
@@ -95,6 +96,7 @@ class CircumstancesIn(Entry):
     disturbances: list[Words40] = Field(default_factory=list[str], max_length=20, examples=[["wind"]])
     comfort: int | None = Field(default=None, description="how comfortable it was, 1 to 5; null: not said")
     trust: int | None = Field(default=None, description="how far the golfer trusts it, 1 to 5; null: not said")
+    looker: Looker = Field(default="", description="who told sides against the string over the line; empty: not said")
 
 
 class PlanIn(Entry):
@@ -144,6 +146,7 @@ class BlockKept(Kept):
     disturbances: list[str]
     comfort: int | None
     trust: int | None
+    looker: Looker
     factors: dict[str, str] = Field(description="in what it was not as usual")
     drill: str = Field(description="the drill it is a run of, by its code; empty: none")
     judged_again_at: datetime | None = Field(description="when a proof given after its putts had them judged again")
@@ -192,7 +195,7 @@ def set_k(desk: AtDesk, id: UUID, entry: ShareIn) -> BlockKept:
 @router.put("/blocks/{id}/circumstances")
 def note_circumstances(desk: AtDesk, request: Request, id: UUID, entry: CircumstancesIn) -> BlockKept:
     """Note what disturbed a block, and how it felt: what disturbed it is judged with."""
-    told = blocks.Circumstances(tuple(entry.disturbances), entry.comfort, entry.trust)
+    told = blocks.Circumstances(tuple(entry.disturbances), entry.comfort, entry.trust, entry.looker)
     row = blocks.note_circumstances(desk, id, told)
     request.app.state.live.tell(row.lesson_id, "block")
     return BlockKept.model_validate(row)

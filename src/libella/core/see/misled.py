@@ -1,7 +1,7 @@
 """Where a raised string seems to lie to the eyes of who looks: what is read against it by eye is off by as much."""
 
 import math
-from typing import Final, Protocol
+from typing import Final, Literal, Protocol
 
 from scipy.special import ndtr
 
@@ -14,6 +14,10 @@ SEEN_MM: Final = 5.0
 """From how far beside the string on a side is seen as one."""
 EYE_OFF_MM: Final = 32.0
 """Half of what lies between the eyes: so far from their middle, nine times in ten, the eye that sights may be."""
+
+Looker = Literal["", "golfer", "coach"]
+"""Who told on which side of a string something was: the golfer over the ball, or the coach behind the line, who sees it
+where it hangs. Empty while nobody said: it may have been the golfer."""
 
 
 class Strung(Protocol):

@@ -83,6 +83,7 @@ _SHARED: Final[Mapping[str, str]] = {
     "eyes": "with which eyes",
     "glasses": "with or without glasses",
     "playable": "true: the golfer could putt from there",
+    "looker": "who told sides against the string over the line: golfer or coach; empty: not said",
     "comfort": "how comfortable it felt, 1 to 5; empty: not said",
     "trust": "how far it was trusted, 1 to 5; empty: not said",
     "cue": "what the face was aimed by",

@@ -4,6 +4,7 @@ import math
 from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass, field
 from datetime import datetime
+from typing import Final
 from uuid import UUID
 
 from sqlalchemy import select
@@ -47,6 +48,8 @@ from ..set.tool_zeros import checked_here
 from ..values import KeptAimSeries, KeptLesson, KeptSetDown, KeptStation, value_of, values_of
 
 MOST = 80
+USUAL_CUE: Final[Cue] = "line"
+"""What a series is begun with where nobody says otherwise."""
 FEWEST = 3
 """Set-downs before a link counts in a sum or beside the picture."""
 
@@ -199,12 +202,14 @@ def natural_aim(desk: Desk, golfer_id: UUID) -> Estimate | None:
     return None
 
 
-def aim_told(desk: Desk, lesson_id: UUID) -> AimFound | None:
+def aim_told(desk: Desk, lesson_id: UUID) -> tuple[AimFound | None, Sequence[Cue]]:
     """The series that tells the aim of a lesson in one line: the newest of the face with no aid in view, else the
-    newest."""
+    newest. And the cues that were tried beside the usual one, by first use: the next block may be putted under them."""
     sheets = aim_table(desk, lesson_id).sheets
     faces = [it for it in sheets if it.series.link == "face" and not it.series.aided] or sheets
-    return faces[-1].found if faces else None
+    cues: dict[Cue, None] = dict.fromkeys(it.series.cue for it in sheets)
+    cues.pop(USUAL_CUE, None)
+    return (faces[-1].found if faces else None), list(cues)
 
 
 def _newest(sheets: Sequence[AimSheet], link: Link, *, aided: bool | None = None) -> Estimate | None:

@@ -96,7 +96,9 @@ def block_batch(
     station = station_of(block)
     watched = station.rig.reads_start
     levels = block_levels(block, station)
-    off = _misleading(station, eyes.get(dict(levels).get("set_up", "")))
+    # To whoever stands behind the line the string lies where it hangs.
+    looked_from = None if block.looker == "coach" else eyes.get(dict(levels).get("set_up", ""))
+    off = _misleading(station, looked_from)
     line_off_deg = station.proof.line_off_deg(station.rig.station_m)
     by = Reader(hand, path_of(block), [station.rig, *station.aids], line_off_deg, misled=off is not None)
     filed = max((float(it.notes.get("u_deg", 0.0)) for it in valid), default=0.0)
@@ -123,13 +125,13 @@ def block_batch(
         voided=len(sheet.readings) - len(valid),
         comparison=str(block.comparison_id or ""),
         turn=block.turn or 0,
-        unusable={} if off is None else _unusable(valid, events, off),
+        unusable={} if off is None else _unusable(valid, events, off, looked=block.looker == "golfer"),
     )
 
 
 def _misleading(station: Station, eyes: Estimate | None) -> _Off | None:
     """How far outside the line a string lies to these eyes, where that is enough to see sides wrongly; None where none
-    hangs there, or nobody looked where the eyes are. Nobody notes who looked: it may have been the golfer."""
+    hangs there, or nobody looked where the eyes are."""
     if eyes is None:
         return None
     strung = (it for it in (station.rig, *station.aids) if isinstance(it, RaisedString | ElevatedString))
@@ -137,13 +139,13 @@ def _misleading(station: Station, eyes: Estimate | None) -> _Off | None:
     return next((it for it in found if misleads(it[0])), None)
 
 
-def _unusable(valid: Sequence[KeptReading], events: Sequence[Event], by: _Off) -> dict[str, Unusable]:
+def _unusable(valid: Sequence[KeptReading], events: Sequence[Event], by: _Off, *, looked: bool) -> dict[str, Unusable]:
     """What was told in words against a string that misleads, and by nothing else."""
     found: dict[str, Unusable] = {}
     for note, name in MISLED_IN.items():
         told = sum(note in it.notes and name not in one.values for it, one in zip(valid, events, strict=True))
         if told:
-            found[name] = Unusable(told, *by)
+            found[name] = Unusable(told, *by, looked=looked)
     return found
 
 

@@ -15,6 +15,7 @@ from ...core.judge.ledger.factors import Factor, levels_of
 from ...core.measure.flag import checked_flags, weight_of
 from ...core.measure.interval import Interval
 from ...core.measure.limits import Bounds, OutOfLimits
+from ...core.see.misled import Looker
 from ...core.set.station import Station
 from ...core.start.ladder import Rung, rung
 from ...core.start.notes import CONTACT, NOTES, Note, Notes, checked_asks, checked_notes, ends_before
@@ -181,11 +182,13 @@ def set_k(desk: Desk, id: UUID, k: float | None) -> KeptBlock:
 
 @dataclass(frozen=True, slots=True)
 class Circumstances:
-    """What lay on a whole block alike: what disturbed it, and how it felt, 1 to 5 (None: not said)."""
+    """What lay on a whole block alike: what disturbed it, how it felt, 1 to 5 (None: not said), and who told sides
+    against its string."""
 
     disturbances: tuple[str, ...] = ()
     comfort: int | None = None
     trust: int | None = None
+    looker: Looker = ""
 
     def __post_init__(self) -> None:
         checked_disturbances(self.disturbances)
@@ -195,11 +198,11 @@ class Circumstances:
 
 
 def note_circumstances(desk: Desk, id: UUID, told: Circumstances) -> KeptBlock:
-    """Note what disturbed a block and how it felt; said again it takes the place of what was said before."""
+    """Note what lay on a whole block alike; said again it takes the place of what was said before."""
     with desk.transaction() as session:
         row = desk.get(session, BlockRow, id, "block", lock=True)
         row.disturbances = list(checked_disturbances(told.disturbances))
-        row.comfort, row.trust = told.comfort, told.trust
+        row.comfort, row.trust, row.looker = told.comfort, told.trust, told.looker
         return value_of(KeptBlock, row)
 
 

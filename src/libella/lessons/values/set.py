@@ -57,11 +57,13 @@ class KeptSavedStation(Laid):
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class KeptCorrection:
-    """Sizes of a plan that were put right after something was read with them: as they stood, and as they stand."""
+    """Sizes that were put right after something was read with them: as they stood, and as they stand."""
 
     id: UUID
     lesson_id: UUID
-    station_id: UUID
+    station_id: UUID | None
+    aim_series_id: UUID | None
+    eye_take_id: UUID | None
     before: Mapping[str, Any]
     after: Mapping[str, Any]
     why: str

@@ -6,6 +6,7 @@ from datetime import datetime
 from typing import Any
 from uuid import UUID
 
+from ...core.see.misled import Looker
 from ...core.start.path import PathName
 from ...core.start.turns import Of, Order, Question
 from .set import Laid
@@ -41,6 +42,8 @@ class KeptBlock(Laid):
     comfort: int | None
     trust: int | None
     """How it felt, 1 to 5; None while it was not said."""
+    looker: Looker
+    """Who told sides against a string over the line; empty while nobody said."""
     factors: Mapping[str, str]
     """In what it was not as usual: see `core.judge.ledger.factors`."""
     drill: str

@@ -81,18 +81,21 @@ class SavedStationRow(LaidColumns, Stored):
 
 
 class CorrectionRow(Stored):
-    """Sizes of a plan that were entered wrong, put right after something was read with them."""
+    """Sizes that were entered wrong, put right after something was read with them: of a plan, of a series of set-downs,
+    or of the looks that were taken as one was. One of the three is named."""
 
     __tablename__ = "correction"
 
     studio_id: Mapped[UUID] = mapped_column(primary_key=True)
     id: Mapped[UUID] = mapped_column(primary_key=True)
     lesson_id: Mapped[UUID]
-    station_id: Mapped[UUID]
+    station_id: Mapped[UUID | None]
+    aim_series_id: Mapped[UUID | None]
+    eye_take_id: Mapped[UUID | None]
     before: Mapped[dict[str, Any]]
-    """As they stood: the rig's sizes, and the aids with theirs."""
+    """As they stood: `parts`, see `core.set.part`; and `along`, what else had the same sizes, by its id."""
     after: Mapped[dict[str, Any]]
-    """As they stand since."""
+    """As they stand since: `parts`."""
     why: Mapped[str]
     """What was wrong, in the coach's words."""
     made_at: Mapped[datetime]
@@ -101,8 +104,12 @@ class CorrectionRow(Stored):
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"]),
         ForeignKeyConstraint(["studio_id", "station_id"], ["station.studio_id", "station.id"]),
+        ForeignKeyConstraint(["studio_id", "aim_series_id"], ["aim_set.studio_id", "aim_set.id"]),
+        ForeignKeyConstraint(["studio_id", "eye_take_id"], ["eye_take.studio_id", "eye_take.id"]),
         Index(None, "studio_id", "lesson_id", "made_at"),
         Index(None, "studio_id", "station_id"),
+        Index(None, "studio_id", "aim_series_id"),
+        Index(None, "studio_id", "eye_take_id"),
     )
 
 

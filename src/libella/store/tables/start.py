@@ -13,6 +13,7 @@ from sqlalchemy import (
 )
 from sqlalchemy.orm import Mapped, mapped_column
 
+from ...core.see.misled import Looker
 from ...core.start.path import PathName
 from ...core.start.turns import Of, Order, Question
 from .base import Flagged, Stored, in_words
@@ -49,6 +50,8 @@ class BlockRow(LaidColumns, Stored):
     comfort: Mapped[int | None]
     trust: Mapped[int | None]
     """How it felt, 1 to 5; null while it was not said."""
+    looker: Mapped[Looker] = mapped_column(String, server_default=text("''"))
+    """Who told sides against a string over the line: see `core.see.misled`."""
     factors: Mapped[dict[str, Any]] = mapped_column(server_default=text("'{}'"))
     """In what it was not as usual: see `core.judge.ledger.factors`."""
     drill: Mapped[str] = mapped_column(server_default=text("''"))

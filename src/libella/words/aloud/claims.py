@@ -263,7 +263,7 @@ def unused() -> tuple[tuple[NotUsed, ...], ...]:
     found: list[tuple[NotUsed, ...]] = []
     for inside in (-0.08, 0.08):
         sight = StringSight(inside, 1.5, 0.2)
-        why = Unusable(7, normal(sight.lies_outside_m(0.0215, 0.0) * 1000, 3.0), sight)
+        why = Unusable(7, normal(sight.lies_outside_m(0.0215, 0.0) * 1000, 3.0), sight, looked=inside > 0)
         told = tuple(NotUsed(quantity(name), 7, why, Place("start")) for name in ("path", "path_back"))
         found += [told[:1], told]
     return tuple(found)

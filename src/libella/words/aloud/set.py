@@ -4,7 +4,7 @@ from collections.abc import Iterator
 from dataclasses import replace
 from datetime import date
 from itertools import product
-from typing import get_args
+from typing import Final, get_args
 
 from ...core.certainty.estimate import Estimate
 from ...core.golfer.level import LEVELS
@@ -15,7 +15,11 @@ from ...core.instruments.elevated_string import ElevatedString
 from ...core.instruments.string_sight import StringSight
 from ...core.measure.limits import OutOfLimits
 from ...core.measure.units import Units
+from ...core.see.eyes import AnyLook, EyeMark, EyeTake
+from ...core.see.look_sizes import look_sizes
 from ...core.see.second_reader import READ, agreement
+from ...core.see.side_look import StringLook, StripLook
+from ...core.set.part import Part
 from ...core.set.proof import Evidence, Measured, Proof, Repeatability, Way, prove
 from ...core.set.proposal import Wanted, propose
 from ...core.set.station import Station
@@ -23,7 +27,17 @@ from ...core.set.string_fit import string_fit
 from ...core.set.tool_check import ToolCheck, ToolZero
 from ..set.briefing import allows, breaks, tape_list, trust
 from ..set.conditions import ConditionTold, conditions_said
-from ..set.correction import NOTHING_READ, again_words, put_right_words, sizes_words, superseded_words
+from ..set.correction import (
+    NOTHING_READ,
+    again_words,
+    block_read,
+    eyes_read,
+    part_dimensions,
+    part_name,
+    put_right_words,
+    series_read,
+    superseded_words,
+)
 from ..set.green import falls_words, read_words, slope_words
 from ..set.objections import objection_words
 from ..set.proof import proof_words
@@ -34,6 +48,14 @@ from ..set.string import fit_words, lean_words, string_words
 from ..set.tool_check import tool_words
 from .reading import Reading
 from .samples import PUTTS, gate, stations
+
+_EYES: Final = (EyeMark(0.02, -0.01), EyeMark(0.02, 0.05))
+_LOOKS: Final[tuple[AnyLook, ...]] = (
+    EyeTake(*_EYES),
+    EyeTake(*_EYES, way="plumb"),
+    StringLook("quarter"),
+    StripLook("bar", "light"),
+)
 
 
 def _crowded(it: Reading) -> Iterator[Station]:
@@ -76,19 +98,24 @@ def _odd() -> Iterator[Aid]:
 
 
 def corrections_aloud(it: Reading) -> None:
-    """Sizes that were entered wrong, of every instrument."""
+    """Sizes that were entered wrong, of every instrument, of the putt, and of every way of looking."""
     for aid in _odd():
-        usual = lay(aid.about.kind, {})
-        for before, after in ((usual, aid), (aid, usual)):
-            it.say("set", sizes_words, before, after, it.units)
-            if sizes := sizes_words(before, after, it.units):
+        usual, other = (Part("instrument", aid.about.kind, one.sizes()) for one in (lay(aid.about.kind, {}), aid))
+        for before, after in ((usual, other), (other, usual)):
+            it.say("set", put_right_words, [before], [after], it.units)
+            if sizes := put_right_words([before], [after], it.units):
                 it.say("set", superseded_words, date(2026, 3, 9), sizes)
+    parts = [Part("putt", "", {"distance_m": 2.5}), *(Part("look", it.way, look_sizes(it)) for it in _LOOKS)]
+    for part in parts:
+        it.say("set", part_name, part)
+        for size in part_dimensions(part):
+            other = replace(part, sizes={**part.sizes, size.name: size.high})
+            it.say("set", put_right_words, [part], [other], it.units)
     for after in ("So far at least 2.6° right.", "Right, likely."):
-        it.say("set", again_words, "as usual", 1, "Right, likely.", after)
+        it.say("set", again_words, block_read("as usual", 1), "Right, likely.", after)
+        it.say("set", again_words, series_read("Face, as it is read", 7), "Right, likely.", after)
+        it.say("set", again_words, eyes_read("", 3), "Right, likely.", after)
     it.note("set", "nothing_read", [NOTHING_READ])
-    for station in stations(it.units):
-        usual = replace(station, rig=lay(station.rig.about.kind, {}))
-        it.say("set", put_right_words, station, usual, it.units)
 
 
 def set_aloud(it: Reading) -> None:

@@ -1,5 +1,7 @@
 """Readings that can't be used, in words: how many, and why."""
 
+from collections.abc import Sequence
+
 from ...core.certainty.estimate import Estimate
 from ...core.judge.claims.unusable import NotUsed
 from ...core.judge.findings.said import Misled
@@ -13,7 +15,7 @@ def misled_said(it: Misled, units: Units) -> str:
     way = "to the golfer" if it.off.value > 0 else "away from the golfer"
     names = listed([f"{quantity_name(one.quantity.name).lower()} {one.count} times" for one in it.unused])
     lies = f"{_lies(it.off, units)}: lean its posts {way}, and read again."
-    return f"{lies} What was seen against it can't be used: {names}."
+    return f"{lies} What was seen against it can't be used: {names}.{_whose_eyes(it.unused)}"
 
 
 def not_used_said(it: NotUsed, units: Units) -> str:
@@ -24,6 +26,12 @@ def not_used_said(it: NotUsed, units: Units) -> str:
 def not_used_name(it: NotUsed) -> str:
     """What was read; by this name beside what can be used of it."""
     return f"{quantity_name(it.quantity.name)}, seen against the string"
+
+
+def _whose_eyes(unused: Sequence[NotUsed]) -> str:
+    if all(it.why.looked for it in unused):
+        return ""
+    return " If it was you who looked, from behind the line, say so under “More of this block”: then it counts."
 
 
 def _lies(it: Estimate, units: Units) -> str:

@@ -17,6 +17,7 @@ REFUSALS: Final[dict[str, Template]] = {
         "A line is split by the string, or passed on one side; told was “{named}”.",
         "splits, or off",
     ),
+    "no_look_size": ("Such a look is not taken with “{named}”.", KNOWN),
     "nothing_moved": ("From the usual place nothing was moved, so nothing is measured.", "no size, or a place"),
     "no_size_there": ("Over the line or level with the ball has no size.", "no size, or a side"),
     "zone_edges": ("The zone's inner edge must lie further inside.", "over {edge_m}"),

@@ -5,7 +5,7 @@ from typing import Final
 from ..shared.refusals import KNOWN, OPTIONS, Template
 
 REFUSALS: Final[dict[str, Template]] = {
-    "aids_count": ("{most} aids were laid with this plan.", "at most {most}"),
+    "parts_count": ("Sizes of {most} things were written down here.", "at most {most}"),
     "nothing_put_right": ("These sizes stand there already.", "a size other than it was entered"),
     "read_missing": ("Say your read before the putt is started at it.", "a place beside the hole"),
     "pace_rim_assisted": (

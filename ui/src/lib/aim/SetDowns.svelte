@@ -15,6 +15,7 @@
   import Stepper from '$lib/base/Stepper.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { ENTRIES } from '$lib/instruments'
+  import PutRight from '$lib/set/PutRight.svelte'
   import { flagSetDown, isSetDown, keepSetDown, setDownThing, undoSetDown } from './writes'
 
   interface Props {
@@ -54,6 +55,7 @@
     const last = valid.at(-1)
     if (last && !waiting) undoing.mutate(last.id)
   }
+  let righting = $state(false)
   $effect(() => keys.add('Aim', () => [{ key: 'u', words: 'Undo the last set-down', run: undo }]))
 </script>
 
@@ -133,10 +135,13 @@
         />
       </details>
     {/if}
-    <div class="mt-3 flex gap-3">
+    <div class="mt-3 flex flex-wrap gap-3">
       <button class="button" disabled={!valid.length || waiting > 0} onclick={undo}
         >Undo last <kbd class="key">U</kbd></button
       >
+      {#if kind !== null && sheet.set_downs.length}<button class="button plain" onclick={() => (righting = true)}
+          >A size was entered wrong…</button
+        >{/if}
       <button class="button ml-auto" onclick={leave}>{sheet.found.final ? 'Done' : 'Leave it open'}</button>
     </div>
   </div>
@@ -147,3 +152,4 @@
     <p class="text-faded">{sheet.found.doubt}</p>
   </div>
 </div>
+<PutRight bind:open={righting} {lessonId} of="series" id={sheet.series.id} />

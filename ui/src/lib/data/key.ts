@@ -96,14 +96,15 @@ export const key = {
   studio: () => ['studio'],
   today: () => ['today'],
   summary: (lesson: string) => ['summary', lesson],
-  wouldChange: (station: string) => ['would-change', station],
+  wouldChange: (of: string, id: string) => ['would-change', of, id],
   wouldGo: (former: string, golfer: string, lesson: string) => ['would-go', former, golfer, lesson],
   mine: () => ['mine'],
   ownSheet: (lesson: string) => ['own sheet', lesson],
   tools: (lesson: string) => ['tools', lesson],
   tryAid: (kind: string) => ['try', kind],
   wall: (lesson: string) => ['wall', lesson],
-  ways: () => ['ways']
+  ways: () => ['ways'],
+  writtenDown: (of: string, id: string) => ['written-down', of, id]
 } satisfies Record<string, (...about: string[]) => Key>
 
 /** Every answer of one sort, whatever it was asked about. */

@@ -654,6 +654,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/corrections/{of}/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Written Down
+         * @description What sizes were written down of a plan, a series or a look, in the order in which they are put right.
+         */
+        get: operations["plans_written_down"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/corrections": {
         parameters: {
             query?: never;
@@ -5969,6 +5989,11 @@ export interface components {
             /** Trust */
             trust: number | null;
             /**
+             * Looker
+             * @enum {string}
+             */
+            looker: "" | "golfer" | "coach";
+            /**
              * Factors
              * @description in what it was not as usual
              */
@@ -6045,6 +6070,11 @@ export interface components {
             comfort: number | null;
             /** Trust */
             trust: number | null;
+            /**
+             * Looker
+             * @enum {string}
+             */
+            looker: "" | "golfer" | "coach";
             /**
              * Factors
              * @description in what it was not as usual
@@ -6140,6 +6170,11 @@ export interface components {
             comfort: number | null;
             /** Trust */
             trust: number | null;
+            /**
+             * Looker
+             * @enum {string}
+             */
+            looker: "" | "golfer" | "coach";
             /**
              * Factors
              * @description in what it was not as usual
@@ -6527,6 +6562,13 @@ export interface components {
              * @description how far the golfer trusts it, 1 to 5; null: not said
              */
             trust?: number | null;
+            /**
+             * Looker
+             * @description who told sides against the string over the line; empty: not said
+             * @default
+             * @enum {string}
+             */
+            looker: "" | "golfer" | "coach";
         };
         /**
          * ClaimOut
@@ -6569,7 +6611,7 @@ export interface components {
              * Parts
              * @description of a share, the commonest first
              */
-            parts: components["schemas"]["PartOut"][];
+            parts: components["schemas"]["libella__api__base__read__PartOut"][];
             /** Step */
             step: string;
             /** At */
@@ -7020,24 +7062,28 @@ export interface components {
         /** CorrectionIn */
         CorrectionIn: {
             /**
-             * Station Id
+             * Of
+             * @description a plan, a series of set-downs, or the looks taken as one was
+             * @enum {string}
+             */
+            of: "plan" | "series" | "looks";
+            /**
+             * About Id
              * Format: uuid
+             * @description of the plan, of the series, or of the look
              */
-            station_id: string;
+            about_id: string;
             /**
-             * Rig Sizes M
-             * @example {
-             *       "inside_width_m": 0.066
-             *     }
+             * Sizes
+             * @description of each part, in the order in which they are told
+             * @example [
+             *       {},
+             *       {
+             *         "inside_width_m": 0.066
+             *       }
+             *     ]
              */
-            rig_sizes_m?: {
-                [key: string]: number;
-            };
-            /**
-             * Aid Sizes
-             * @description of each aid, in the order of the plan
-             */
-            aid_sizes?: {
+            sizes: {
                 [key: string]: number;
             }[];
             /**
@@ -10142,6 +10188,11 @@ export interface components {
              */
             set_ups_kept: string[];
             /**
+             * Cues
+             * @description cues of set-downs other than the usual one, by first use
+             */
+            cues: ("line" | "stripe" | "logo" | "blank" | "near_spot")[];
+            /**
              * Laid Last
              * @description sizes of each instrument as laid last, here or with this golfer before: it is laid so again
              */
@@ -11476,16 +11527,6 @@ export interface components {
             /** Shapes */
             shapes: (components["schemas"]["Line"] | components["schemas"]["Circle"] | components["schemas"]["Area"] | components["schemas"]["Curve"] | components["schemas"]["Label"] | components["schemas"]["Tape"] | components["schemas"]["Ray"])[];
         };
-        /**
-         * PartOut
-         * @description A category of a share, and how often.
-         */
-        PartOut: {
-            /** Name */
-            name: string;
-            /** Times */
-            times: number;
-        };
         /** PasskeyOptionsOut */
         PasskeyOptionsOut: {
             /**
@@ -12238,6 +12279,17 @@ export interface components {
              * @default 0
              */
             turn: number;
+        };
+        /**
+         * PutRightOut
+         * @description What was put right.
+         */
+        PutRightOut: {
+            /**
+             * Sizes
+             * @description what stands there, and what stood there; empty where it is the same
+             */
+            sizes: string[];
         };
         /**
          * PuttIn
@@ -14038,33 +14090,6 @@ export interface components {
             here: boolean;
         };
         /**
-         * SizesIn
-         * @description Sizes of a plan as they are in truth, each in its unit; what is not named stays.
-         */
-        SizesIn: {
-            /**
-             * Station Id
-             * Format: uuid
-             */
-            station_id: string;
-            /**
-             * Rig Sizes M
-             * @example {
-             *       "inside_width_m": 0.066
-             *     }
-             */
-            rig_sizes_m?: {
-                [key: string]: number;
-            };
-            /**
-             * Aid Sizes
-             * @description of each aid, in the order of the plan
-             */
-            aid_sizes?: {
-                [key: string]: number;
-            }[];
-        };
-        /**
          * Slope
          * @description How the ground falls.
          *
@@ -15774,10 +15799,41 @@ export interface components {
              */
             sizes: string[];
             /**
-             * Blocks
-             * @description every block read with them: what it says then, and what it says now
+             * Read
+             * @description everything read with them: what it says then, and what it says now
              */
-            blocks: string[];
+            read: string[];
+        };
+        /**
+         * WrongIn
+         * @description What was entered wrong, and how it is in truth, each size in its unit; what is not named stays.
+         */
+        WrongIn: {
+            /**
+             * Of
+             * @description a plan, a series of set-downs, or the looks taken as one was
+             * @enum {string}
+             */
+            of: "plan" | "series" | "looks";
+            /**
+             * About Id
+             * Format: uuid
+             * @description of the plan, of the series, or of the look
+             */
+            about_id: string;
+            /**
+             * Sizes
+             * @description of each part, in the order in which they are told
+             * @example [
+             *       {},
+             *       {
+             *         "inside_width_m": 0.066
+             *       }
+             *     ]
+             */
+            sizes: {
+                [key: string]: number;
+            }[];
         };
         /** ZeroIn */
         ZeroIn: {
@@ -15898,6 +15954,16 @@ export interface components {
             times: number;
             /** Of */
             of: number;
+        };
+        /**
+         * PartOut
+         * @description A category of a share, and how often.
+         */
+        libella__api__base__read__PartOut: {
+            /** Name */
+            name: string;
+            /** Times */
+            times: number;
         };
         /**
          * ChangeOut
@@ -16060,6 +16126,29 @@ export interface components {
              * @example 20
              */
             planned: number;
+        };
+        /**
+         * PartOut
+         * @description One thing whose sizes were written down: the putt, an instrument, what looks were taken with.
+         */
+        libella__api__start__corrections__PartOut: {
+            /**
+             * Of
+             * @enum {string}
+             */
+            of: "putt" | "instrument" | "look";
+            /**
+             * Kind
+             * @description which instrument, or which way of looking; empty of the putt
+             */
+            kind: string;
+            /** Name */
+            name: string;
+            /**
+             * Dimensions
+             * @description its sizes; `default` is what was written down
+             */
+            dimensions: components["schemas"]["Dimension"][];
         };
     };
     responses: never;
@@ -19867,6 +19956,109 @@ export interface operations {
             };
         };
     };
+    plans_written_down: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                of: "plan" | "series" | "looks";
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["libella__api__start__corrections__PartOut"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Timeout */
+            408: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": unknown;
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     plans_would: {
         parameters: {
             query?: {
@@ -19879,7 +20071,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SizesIn"];
+                "application/json": components["schemas"]["WrongIn"];
             };
         };
         responses: {
@@ -19998,7 +20190,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StationOut"];
+                    "application/json": components["schemas"]["PutRightOut"];
                 };
             };
             /** @description Bad Request */

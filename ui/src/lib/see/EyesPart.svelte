@@ -2,7 +2,7 @@
 <script lang="ts">
   import { untrack } from 'svelte'
   import type { Shapes } from '$lib/data/client'
-  import { choices } from '$lib/data/vocabulary.svelte'
+  import { choices, named } from '$lib/data/vocabulary.svelte'
   import { createWrite } from '$lib/data/write.svelte'
   import Vial from '$lib/drawing/Vial.svelte'
   import Choice from '$lib/base/Choice.svelte'
@@ -15,6 +15,7 @@
   import MirrorLook from './MirrorLook.svelte'
   import { lookWords } from './place'
   import { eyesQuery } from './queries.svelte'
+  import PutRight from '$lib/set/PutRight.svelte'
   import ToolTrue from '$lib/set/ToolTrue.svelte'
   import SideLook from './SideLook.svelte'
   import { voidTake } from './writes'
@@ -40,6 +41,14 @@
     if (sheet) untrack(() => look.begin(sheet))
   })
   const WAYS = $derived(choices<Way>('eye_way').map((it) => ({ ...it, picture: WAY_PICTURES[it.value] })))
+  /** The looks whose sizes are put right: those taken as the newest of each way was. */
+  let righting = $state(false)
+  let wrong = $state('')
+  const newest = $derived(
+    (sheet?.takes ?? [])
+      .filter((it) => !it.voided)
+      .filter((it, n, all) => !all.slice(n + 1).some((one) => one.way === it.way && one.set_up === it.set_up))
+  )
   const voiding = createWrite((it: { id: string; voided: boolean }) => voidTake(lessonId, it))
 </script>
 
@@ -108,8 +117,23 @@
             </li>
           {/each}
         </ol>
+        <div class="mt-2 flex flex-wrap gap-2">
+          {#each newest as it (it.id)}
+            <button
+              class="button plain text-left"
+              onclick={() => {
+                wrong = it.id
+                righting = true
+              }}
+              >A size was entered wrong…{#if newest.length > 1}<span class="text-faded"
+                  >{named('eye_way', it.way)}{shown.length > 1 ? `, ${it.set_up || 'as usual'}` : ''}</span
+                >{/if}</button
+            >
+          {/each}
+        </div>
       {/if}
       <div class="mt-5 border-t-2 border-ink pt-3"><EyesWanted {lessonId} {golfer} {sheet} /></div>
     </div>
   </div>
 {/if}
+{#if wrong}<PutRight bind:open={righting} {lessonId} of="looks" id={wrong} />{/if}

@@ -36,7 +36,7 @@
 <p class="mt-1 mb-4 text-sm text-faded">
   Both eyes open, a far mark through a gap between the hands; shut one: with the sighting eye it stays.
 </p>
-<h3 class="label">Where {golfer.name}’s eyes are wanted: an opinion</h3>
+<h2 class="label">Where {golfer.name}’s eyes are wanted: an opinion</h2>
 <SchoolMark of="eyes" whose={{ lesson: lessonId }} {golfer} />
 {#if sheet.zone_mm}
   <div class="mt-3 grid grid-cols-2 gap-x-5">

@@ -66,4 +66,4 @@
     {/each}
   </ul>
 </Sheet>
-{#if wrong}<PutRight bind:open={righting} station={wrong} />{/if}
+{#if wrong}<PutRight bind:open={righting} lessonId={wrong.lesson_id} of="plan" id={wrong.id} />{/if}

@@ -8,37 +8,33 @@
   import Trouble from '$lib/base/Trouble.svelte'
   import { api, ask, refusal, type Shapes } from '$lib/data/client'
   import { inUnits, key } from '$lib/data/key'
-  import { instrumentsQuery } from '$lib/data/queries.svelte'
   import { createWrite } from '$lib/data/write.svelte'
   import { putRight } from './writes'
 
   interface Props {
     open: boolean
-    station: Shapes['StationOut']
+    lessonId: string
+    /** A plan, a series of set-downs, or the looks taken as one was. */
+    of: Shapes['WrongIn']['of']
+    id: string
   }
-  let { open = $bindable(), station }: Props = $props()
+  let { open = $bindable(), lessonId, of, id }: Props = $props()
   formOf('small')
 
-  const instruments = instrumentsQuery()
-  /** What is told anew: of the rig, and of each aid; what is not named stays. */
-  let rig = $state<Record<string, number>>({})
-  let aids = $state<Record<string, number>[]>([])
+  /** Of each part what is told anew; what is not named stays. */
+  let sizes = $state<Record<string, number>[]>([])
   let why = $state('')
-  const told = $derived(Object.keys(rig).length > 0 || aids.some((it) => Object.keys(it).length > 0))
-  const body = $derived({
-    station_id: station.id,
-    rig_sizes_m: $state.snapshot(rig),
-    aid_sizes: $state.snapshot(aids)
-  })
-  const laid = $derived(
-    [{ kind: station.rig_kind, sizes: station.rig_sizes_m }, ...station.aids].map((it, n) => ({
-      n,
-      sizes: it.sizes,
-      instrument: instruments.data?.find((one) => one.about.kind === it.kind)
-    }))
-  )
+  const told = $derived(sizes.some((it) => Object.keys(it).length > 0))
+  // A part before one that was told is named with nothing.
+  const body = $derived({ of, about_id: id, sizes: Array.from($state.snapshot(sizes), (it) => it ?? {}) })
+  const parts = createQuery(() => ({
+    queryKey: key.writtenDown(of, id),
+    queryFn: () => ask(api.GET('/api/corrections/{of}/{id}', { params: { path: { of, id } } })),
+    enabled: open,
+    staleTime: 0
+  }))
   const would = createQuery(() => ({
-    queryKey: inUnits(key.wouldChange(station.id), JSON.stringify(body)),
+    queryKey: inUnits(key.wouldChange(of, id), JSON.stringify(body)),
     queryFn: () => ask(api.POST('/api/corrections', { body })),
     enabled: open && told,
     placeholderData: keepPreviousData
@@ -46,51 +42,50 @@
   const shown = $derived(told && would.data?.sizes.length ? would.data : undefined)
   const fault = $derived(would.error && told ? refusal(would.error) : null)
   // Told again after a bad line, it is done once.
-  let id = $state(v7())
+  let own = $state(v7())
   const doing = createWrite(
-    () => putRight(station.lesson_id, id, { ...body, why }),
+    () => putRight(lessonId, own, { ...body, why }),
     () => (open = false)
   )
 
   $effect(() => {
     if (!open) return
-    rig = {}
-    aids = station.aids.map(() => ({}))
+    sizes = []
     why = ''
-    id = v7()
+    own = v7()
     doing.reset()
   })
-  function tell(n: number, name: string, value: number): void {
-    if (n === 0) rig = { ...rig, [name]: value }
-    else aids = aids.map((it, at) => (at === n - 1 ? { ...it, [name]: value } : it))
+  function tell(part: number, name: string, value: number): void {
+    sizes[part] = { ...sizes[part], [name]: value }
   }
 </script>
 
 <Sheet bind:open title="A size that was entered wrong" wide>
   <p class="mb-3 text-faded">
-    Say how it lay in truth. Every reading taken with it is read anew; what stood there stays in the record.
+    Say how it was in truth. Everything read with it is read anew; what stood there stays in the record.
   </p>
-  {#each laid as it (it.n)}
-    {#if it.instrument?.dimensions.length}
-      <p class="label mt-2">{it.instrument.about.name}</p>
+  {#each parts.data ?? [] as part, n (n)}
+    {#if part.dimensions.length}
+      <p class="label mt-2">{part.name}</p>
       <div class="mt-1 grid min-[440px]:grid-cols-2 gap-x-5 gap-y-3 md:grid-cols-3">
-        {#each it.instrument.dimensions as dimension (dimension.name)}
+        {#each part.dimensions as dimension (dimension.name)}
           <SizeEntry
             {dimension}
-            value={(it.n ? aids[it.n - 1] : rig)?.[dimension.name] ?? it.sizes[dimension.name] ?? dimension.default}
-            error={fault?.about(it.n ? `aids.${it.n - 1}.${dimension.name}` : `rig_sizes_m.${dimension.name}`)}
-            onvalue={(value) => tell(it.n, dimension.name, value)}
+            value={sizes[n]?.[dimension.name] ?? dimension.default}
+            error={fault?.about(`sizes.${n}.${dimension.name}`)}
+            onvalue={(value) => tell(n, dimension.name, value)}
           />
         {/each}
       </div>
     {/if}
   {/each}
+  {#if parts.error}<Trouble error={parts.error} again={() => parts.refetch()} />{/if}
   <div class="mt-4 border-t-2 border-ink pt-3" data-would aria-live="polite">
     {#if shown}
       <p class="label">What changes</p>
       {#each shown.sizes as one (one)}<p class="font-bold">{one}</p>{/each}
       <ul class="mt-1 grid gap-1">
-        {#each shown.blocks as one (one)}<li class="leading-snug">{one}</li>{/each}
+        {#each shown.read as one (one)}<li class="leading-snug">{one}</li>{/each}
       </ul>
     {:else if would.error && told}<Trouble error={would.error} />
     {:else}<p class="text-faded">Change a size: what was read with it is shown before anything is kept.</p>{/if}

@@ -86,7 +86,7 @@ export const provePlan = (lesson: string, id: string, body: Sent<'/api/stations/
     }
   )
 
-/** Sizes of a plan put right after something was read with them. */
+/** Sizes put right after something was read with them: of a plan, of a series of set-downs, of looks. */
 export const putRight = (lesson: string, id: string, body: Sent<'/api/corrections/{id}'>) =>
   put(
     '/api/corrections/{id}',
@@ -94,7 +94,7 @@ export const putRight = (lesson: string, id: string, body: Sent<'/api/correction
     {
       thing: plansThing(lesson),
       words: 'A size put right',
-      renews: [...readAnew(lesson), key.summary(lesson)]
+      renews: [...readAnew(lesson), key.summary(lesson), every(key.writtenDown)]
     }
   )
 

@@ -1,21 +1,32 @@
-<!-- What lay on a whole block alike: what disturbed it, and how it felt. Each tap is kept at once. -->
+<!-- What lay on a whole block alike: who looked at its string, what disturbed it, and how it felt. Each tap is kept at once. -->
 <script lang="ts">
   import { choices, named } from '$lib/data/vocabulary.svelte'
   import { createWrite } from '$lib/data/write.svelte'
   import type { Shapes } from '$lib/data/client'
+  import Choice from '$lib/base/Choice.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { tellCircumstances } from './writes'
 
   interface Props {
     lessonId: string
-    block: Pick<Shapes['BlockOut'], 'id' | 'disturbances' | 'comfort' | 'trust'>
+    block: Pick<Shapes['BlockOut'], 'id' | 'disturbances' | 'comfort' | 'trust' | 'looker'>
+    laid: Pick<Shapes['StationOut'], 'rig_kind' | 'aids'> | undefined
   }
-  let { lessonId, block }: Props = $props()
+  let { lessonId, block, laid }: Props = $props()
 
+  const OVER_LINE = new Set(['raised_string', 'elevated_string'])
+  /** A string hangs over the line: who looks at it can be said. */
+  const strung = $derived(laid && [laid.rig_kind, ...laid.aids.map((it) => it.kind)].some((it) => OVER_LINE.has(it)))
   const DISTURBANCES = choices<string>('disturbance')
+  const LOOKERS = choices<Shapes['CircumstancesIn']['looker']>('looker')
   const SCORES = choices<string>('score')
   const keeping = createWrite((body: Shapes['CircumstancesIn']) => tellCircumstances(lessonId, block.id, body))
-  const now = $derived({ disturbances: block.disturbances, comfort: block.comfort, trust: block.trust })
+  const now = $derived({
+    disturbances: block.disturbances,
+    comfort: block.comfort,
+    trust: block.trust,
+    looker: block.looker
+  })
   const told = $derived([
     ...block.disturbances.map((it) => named('disturbance', it)),
     ...(block.comfort ? [`comfort ${block.comfort} of 5`] : []),
@@ -34,6 +45,17 @@
 </script>
 
 <section data-circumstances>
+  {#if strung}
+    <div class="mb-3">
+      <Choice
+        label="Who sees on which side of the string?"
+        options={LOOKERS}
+        small
+        value={now.looker}
+        onchange={(looker) => keeping.mutate({ ...now, looker })}
+      />
+    </div>
+  {/if}
   <p class="mb-2"><strong>Disturbed, and how it felt:</strong> {told.join(', ') || 'nothing noted'}</p>
   <div class="flex flex-wrap gap-1.5" role="group" aria-label="What disturbed this block">
     {#each DISTURBANCES as it (it.value)}

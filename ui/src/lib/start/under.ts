@@ -44,9 +44,19 @@ export function withFactors(it: Under, factors: Under['factors']): Under {
   return { name: name.slice(0, LONGEST), factors }
 }
 
-/** What is offered: as usual first, then what was putted in this lesson, then set-ups named in other steps, then the common ones. */
+const cued = (cues: readonly string[]): Under[] => cues.map((it) => ({ name: named('cue', it), factors: { cue: it } }))
+
+/**
+ * What is offered: as usual first, then what was putted in this lesson, then cues of its set-downs and set-ups named in
+ * other steps, then the common ones.
+ */
 export const offeredUnder = (sheet: Shapes['LessonSheetOut']): Under[] =>
-  offered([...sheet.blocks.flatMap((it) => otherwise(it.factors, it.condition)), ...stood(setUpsOf(sheet)), ...OFTEN])
+  offered([
+    ...sheet.blocks.flatMap((it) => otherwise(it.factors, it.condition)),
+    ...cued(sheet.cues),
+    ...stood(setUpsOf(sheet)),
+    ...OFTEN
+  ])
 
 /** What is not asked of a set-down: its cue has a picture of its own, and it is no putt. */
 export const NOT_HERE = ['cue', 'hole_side']

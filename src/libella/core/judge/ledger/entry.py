@@ -71,12 +71,14 @@ class Unusable:
 
     off : how far outside the line the string that they were read against lies to the golfer's eyes, mm; sight : how it
         is seen from there; hung_m : how far inside the line it hangs
+    looked : the golfer is known to have looked; else nobody said who did
     """
 
     count: int
     off: Estimate
     sight: StringSight
     hung_m: float = 0.0
+    looked: bool = True
 
 
 @dataclass(frozen=True, slots=True)

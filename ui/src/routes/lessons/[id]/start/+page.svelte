@@ -362,7 +362,7 @@
   <Sheet bind:open={telling} title="This block">
     <BlockCalled lessonId={id} {block} />
     {#if judged.data?.in_hand}<p class="mb-3 leading-snug" data-in-hand><b>In hand:</b> {judged.data.in_hand}</p>{/if}
-    <Circumstances lessonId={id} {block} />
+    <Circumstances lessonId={id} {block} {laid} />
     <button
       class="button mt-3"
       onclick={() => {
@@ -380,7 +380,7 @@
       >
     {/if}
   </Sheet>
-  {#if laid}<PutRight bind:open={righting} station={laid} />{/if}
+  {#if laid}<PutRight bind:open={righting} lessonId={laid.lesson_id} of="plan" id={laid.id} />{/if}
   <Sheet bind:open={nexting} title="Next golfer, same station">
     <NextGolfer blockId={block.id} golferId={sheet.golfer.id} />
   </Sheet>
