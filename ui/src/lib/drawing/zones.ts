@@ -31,6 +31,9 @@ export function placeZones(entry: Shapes['EntryPicture'], width: number, height:
   return entry.zones.map((zone, n) => ({ zone, left: edges[n]!, right: edges[n + 1]! }))
 }
 
+/** From how many px on a zone's name has room in it; narrower ones are named while they are held. */
+export const NAMED_PX = 52
+
 /** The zone under a point of the screen. */
 export function zoneAt(zones: PlacedZone[], x: number): PlacedZone | undefined {
   return zones.find((it) => x < it.right) ?? zones.at(-1)

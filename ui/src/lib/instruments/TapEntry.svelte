@@ -2,6 +2,7 @@
 <script lang="ts">
   import { keys, onSheet } from '$lib/base/keys.svelte'
   import type { EntryProps } from '.'
+  import { NAMED_PX } from '$lib/drawing/zones'
   import Touch from './Touch.svelte'
 
   let { entry, closed, record }: EntryProps = $props()
@@ -36,7 +37,7 @@
         data-zone={zone.name}
         onclick={(event) => event.detail === 0 && record(zone)}
       >
-        <span class="mx-auto"
+        <span class={right - left < NAMED_PX ? 'sr-only' : 'mx-auto'}
           ><span class="bg-paper/85">{zone.name}</span>
           <kbd class="key hidden bg-paper sm:inline">{zone.key}</kbd></span
         >

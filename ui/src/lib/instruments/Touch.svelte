@@ -6,7 +6,7 @@
   import type { Snippet } from 'svelte'
   import type { Shapes } from '$lib/data/client'
   import Stage from '$lib/drawing/Stage.svelte'
-  import { placeZones, zoneAt, type PlacedZone, type Zone } from '$lib/drawing/zones'
+  import { NAMED_PX, placeZones, zoneAt, type PlacedZone, type Zone } from '$lib/drawing/zones'
 
   interface Props {
     entry: Shapes['EntryPicture']
@@ -24,6 +24,8 @@
   let height = $state(0)
   let held = $state<PlacedZone | null>(null)
   const zones = $derived(width && height ? placeZones(entry, width, height, least) : [])
+  /** Zones too narrow for their names are read by holding one. */
+  const nameless = $derived(least > 0 && zones.some((it) => it.right - it.left < NAMED_PX))
   const lit = $derived(held ?? zones.find((it) => it.zone === picked) ?? null)
 
   /**
@@ -53,7 +55,9 @@
 
 <div class="flex h-full min-h-0 flex-col">
   <p class="flex h-9 shrink-0 items-center justify-center text-center text-xl font-bold" aria-live="off" data-readout>
-    {#if lit}<span class="bg-level px-3 text-on-level">{lit.zone.name}</span>{/if}
+    {#if lit}<span class="bg-level px-3 text-on-level">{lit.zone.name}</span>{:else if nameless}<span
+        class="text-base font-normal text-faded">Hold a place to read it; lift to record.</span
+      >{/if}
   </p>
   <!-- Pointers are read here; keys and assistive technology use the controls inside. -->
   <div
