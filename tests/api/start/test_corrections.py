@@ -159,6 +159,18 @@ def test_the_size_a_face_was_read_with_is_put_right(coach):
     assert len(coach.get(f"/lessons/{told.id}/summary")["superseded"]) == 1
     refused = put_right(coach, "series", series, {size["name"]: size["high"] * 10}, 422)
     assert f"sizes.0.{size['name']}" in str(refused)
+    # Each way of a comparison was read with the same instrument, written down the same; another's size stands.
+    alike, otherwise = (
+        told.series("face", 7, "square_reference", sizes=it) for it in (told_right, {size["name"]: 0.09})
+    )
+    for it in (alike, otherwise):
+        told.set_downs(it, MARKS)
+    three = aim_of(coach, told)
+    shown = would(coach, of="series", about_id=alike, sizes=[{size["name"]: 0.1}])
+    assert len(shown["read"]) == 2
+    put_right(coach, "series", alike, {size["name"]: 0.1})
+    moved = aim_of(coach, told)
+    assert moved[0] == moved[1] != three[0] and moved[2] == three[2]
     by_angle = told.series("face", 7)
     assert coach.get(f"/corrections/series/{by_angle}") == []
     put_right(coach, "series", by_angle, {"width_m": 0.1}, 422)

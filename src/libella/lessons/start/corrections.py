@@ -102,9 +102,9 @@ class _Plan(_Thing):
             read_anew(self.desk, self.session, block, at)
         along: dict[str, Any] = {}
         for before, told in zip(stood, sizes, strict=False):
-            for series in self._read_with(before) if told else ():
-                along[str(series.row.id)] = dict(series.row.sizes)
-                series.put_right([told], at)
+            for row in self._read_with(before) if told else ():
+                along[str(row.id)] = dict(row.sizes)
+                _read_by(self.desk, self.session, row, told)
         return along
 
     def stands(self) -> Stands:
@@ -115,15 +115,10 @@ class _Plan(_Thing):
             series=[it for it in sheets if it.series.station_id == self.row.id],
         )
 
-    def _read_with(self, part: Part) -> "list[_Series]":
+    def _read_with(self, part: Part) -> list[AimSeriesRow]:
         """The series read on this plan with an instrument as it was written down here."""
-        query = select(AimSeriesRow).where(
-            AimSeriesRow.studio_id == self.desk.studio_id,
-            AimSeriesRow.station_id == self.row.id,
-            AimSeriesRow.kind == part.kind,
-        )
-        rows = self.session.scalars(query.order_by(AimSeriesRow.id)).all()
-        return [_Series(self.desk, self.session, it.id) for it in rows if dict(it.sizes) == dict(part.sizes)]
+        alike = _written_alike(self.desk, self.session, self.lesson_id, part)
+        return [it for it in alike if it.station_id == self.row.id]
 
     def _lay(self, row: StationRow | BlockRow, sizes: Sequence[Mapping[str, float]]) -> None:
         entry = _as_in_truth(entry_of(row), sizes)
@@ -175,6 +170,8 @@ class _Series(_Thing):
         super().__init__(desk, session)
         self.row = desk.get(session, AimSeriesRow, id, "series", lock=lock)
         self.lesson_id, self.named = self.row.lesson_id, {"aim_series_id": id}
+        # The same instrument written down the same is wrong in every series of the lesson: in each way of a comparison.
+        self.rows = [row for part in self.parts for row in _written_alike(desk, session, self.lesson_id, part)]
 
     @property
     def parts(self) -> list[Part]:
@@ -182,23 +179,37 @@ class _Series(_Thing):
         return [] if kind is None else [Part("instrument", kind, lay(kind, self.row.sizes).sizes())]
 
     def put_right(self, sizes: Sequence[Mapping[str, float]], at: datetime) -> dict[str, Any]:
-        [part] = self.parts
-        try:
-            aid = lay(part.kind, {**part.sizes, **sizes[0]})
-        except OutOfLimits as fault:
-            raise fault.at(f"sizes.0.{fault.field}") from None
-        # What was read must be a reading of it still: it is refused here, and not where a page asks for it.
-        query = select(SetDownRow.raw).where(
-            SetDownRow.studio_id == self.desk.studio_id, SetDownRow.aim_series_id == self.row.id
-        )
-        for raw in self.session.scalars(query):
-            aid.interval(raw)
-        self.row.sizes = aid.sizes()
-        return {}
+        along = {str(it.id): dict(it.sizes) for it in self.rows if it is not self.row}
+        for row in self.rows:
+            try:
+                _read_by(self.desk, self.session, row, sizes[0])
+            except OutOfLimits as fault:
+                raise fault.at(f"sizes.0.{fault.field}") from None
+        return along
 
     def stands(self) -> Stands:
-        sheets = aim_table(self.desk, self.lesson_id).sheets
-        return Stands(self.parts, series=[it for it in sheets if it.series.id == self.row.id])
+        sheets, own = aim_table(self.desk, self.lesson_id).sheets, {it.id for it in self.rows}
+        return Stands(self.parts, series=[it for it in sheets if it.series.id in own])
+
+
+def _written_alike(desk: Desk, session: Session, lesson_id: UUID, part: Part) -> list[AimSeriesRow]:
+    """The series of a lesson read with such an instrument, of the same sizes."""
+    query = select(AimSeriesRow).where(
+        AimSeriesRow.studio_id == desk.studio_id,
+        AimSeriesRow.lesson_id == lesson_id,
+        AimSeriesRow.kind == part.kind,
+    )
+    return [it for it in session.scalars(query.order_by(AimSeriesRow.id)) if dict(it.sizes) == dict(part.sizes)]
+
+
+def _read_by(desk: Desk, session: Session, row: AimSeriesRow, sizes: Mapping[str, float]) -> None:
+    """Have a series read with these sizes. What was read must be a reading of the instrument still: it is refused here,
+    and not where a page asks for it."""
+    aid = lay(row.kind or "", {**row.sizes, **sizes})
+    query = select(SetDownRow.raw).where(SetDownRow.studio_id == desk.studio_id, SetDownRow.aim_series_id == row.id)
+    for raw in session.scalars(query):
+        aid.interval(raw)
+    row.sizes = aid.sizes()
 
 
 class _Looks(_Thing):
