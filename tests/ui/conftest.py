@@ -185,6 +185,14 @@ def hold_first_answer(page: Page, url: str) -> Callable[[], None]:
     return let_go
 
 
+def kept(page: Page, path: str, **body) -> str:
+    """Something kept straight through the API under an id of its own, which this gives."""
+    id = str(uuid6.uuid7())
+    answer = page.request.put(f"/api/{path}/{id}", data=body)
+    assert answer.ok, (body, answer.text())
+    return id
+
+
 def own_lesson(page: Page, name: str, *, hand: str = "left", level: str = "club") -> None:
     """A new golfer with a lesson, at its Set step; straight through the API, for what is looked at comes after."""
     golfer, lesson = uuid6.uuid7(), uuid6.uuid7()

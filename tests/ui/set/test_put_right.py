@@ -3,11 +3,10 @@
 import re
 
 import pytest
-import uuid6
 from playwright.sync_api import Page, expect
 
 from ...conftest import now
-from ..conftest import findings, own_lesson, stands
+from ..conftest import findings, kept, own_lesson, stands
 from ..start.test_main_flow import start_block
 
 
@@ -58,13 +57,6 @@ def test_a_gates_width_is_put_right_after_its_putts(page: Page, wide: int, tall:
 
 def lesson_of(page: Page) -> str:
     return page.url.split("/lessons/")[1].split("/")[0]
-
-
-def kept(page: Page, path: str, **body) -> str:
-    id = str(uuid6.uuid7())
-    answer = page.request.put(f"/api/{path}/{id}", data=body)
-    assert answer.ok, answer.text()
-    return id
 
 
 def put_it_right(page: Page, label: str, typed: str, said: re.Pattern[str], counted: str) -> None:

@@ -90,6 +90,7 @@ LEFT_OUT: Final[Mapping[str, str]] = {
     "/api/compare-sides/explained": WITH_THE_NET,
     "/api/comparisons/{id}": "asked by nobody alone: a lesson's come together",
     "/api/converted": WITH_THE_NET,
+    "/api/corrections/{of}/{id}": WITH_THE_NET,
     "/api/golfers/{id}/explained": WITH_THE_NET,
     "/api/golfers/{id}/lines-beside": WITH_THE_NET,
     "/api/golfers/{id}/lines-beside/explained": WITH_THE_NET,

@@ -7,6 +7,7 @@ from pydantic import BaseModel, Field
 
 from ...core.aim.links import AimFound
 from ...core.instruments.aid import Dimension
+from ...core.schools.held import Schools
 from ...core.set.part import PartOf
 from ...lessons.desk.desk import Desk
 from ...lessons.golfer.schools import schools_of
@@ -15,6 +16,7 @@ from ...lessons.lesson.lessons import BlockSheet
 from ...lessons.start import corrections
 from ...lessons.start.blocks import block_and_golfer, station_of
 from ...lessons.start.corrections import Of, Stands, Wrong
+from ...lessons.values import KeptGolfer
 from ...words.aim.links import LINKS, aim_words
 from ...words.judge.judgement import judgement_words
 from ...words.see.eyes import eye_words
@@ -80,7 +82,7 @@ def would(desk: AtDesk, entry: WrongIn, units: InUnits = "metric") -> WouldOut:
     before, after = corrections.would(desk, entry.wrong())
     return WouldOut(
         sizes=words.put_right_words(before.parts, after.parts, units),
-        read=[words.again_words(*it) for it in _again(desk, before, after, units)] or [words.NOTHING_READ],
+        read=[*_again(desk, before, after, units)] or [words.NOTHING_READ],
     )
 
 
@@ -99,25 +101,27 @@ def superseded(desk: Desk, lesson_id: UUID, units: InUnits) -> list[str]:
     ]
 
 
-def _again(desk: Desk, before: Stands, after: Stands, units: InUnits) -> Iterator[tuple[str, str, str]]:
+def _again(desk: Desk, before: Stands, after: Stands, units: InUnits) -> Iterator[str]:
     """What was read with them, what was said of it, and what is said now."""
-    for one, other in zip(before.blocks, after.blocks, strict=True):
-        if one.readings:
+    read = [it for it in zip(before.blocks, after.blocks, strict=True) if it[0].readings]
+    if read:
+        # All of one plan, so of one golfer.
+        _, golfer = block_and_golfer(desk, read[0][0].block.id)
+        schools = schools_of(desk, golfer)
+        for one, other in read:
             putts = sum(not it.voided for it in one.readings)
-            was, says = (_judged(desk, it, units) for it in (one, other))
-            yield words.block_read(one.block.condition, putts), was, says
+            was, says = (_judged(it, golfer, schools, units) for it in (one, other))
+            yield words.block_again(one.block.condition, putts, was, says)
     for one, other in zip(before.series, after.series, strict=True):
         if one.set_downs:
             was, says = (_aimed(it.found, units) for it in (one, other))
-            yield words.series_read(LINKS[one.series.link].name, one.found.set_downs), was, says
+            yield words.series_again(LINKS[one.series.link].name, one.found.set_downs, was, says)
     for one, other in zip(before.eyes, after.eyes, strict=True):
         was, says = (" ".join(eye_words(it.found, units)) for it in (one, other))
-        yield words.eyes_read(one.name, one.takes), was, says
+        yield words.eyes_again(one.name, one.takes, was, says)
 
 
-def _judged(desk: Desk, sheet: BlockSheet, units: InUnits) -> str:
-    _, golfer = block_and_golfer(desk, sheet.block.id)
-    schools = schools_of(desk, golfer)
+def _judged(sheet: BlockSheet, golfer: KeptGolfer, schools: Schools, units: InUnits) -> str:
     it = judgement_words(
         judge_sheet(sheet, golfer, schools), station_of(sheet.block), occasion_of(sheet, golfer, schools), units
     )

@@ -4,7 +4,7 @@ from collections.abc import Iterator
 from dataclasses import replace
 from datetime import date
 from itertools import product
-from typing import Final, get_args
+from typing import get_args
 
 from ...core.certainty.estimate import Estimate
 from ...core.golfer.level import LEVELS
@@ -25,17 +25,17 @@ from ...core.set.proposal import Wanted, propose
 from ...core.set.station import Station
 from ...core.set.string_fit import string_fit
 from ...core.set.tool_check import ToolCheck, ToolZero
+from ..aim.links import LINKS
 from ..set.briefing import allows, breaks, tape_list, trust
 from ..set.conditions import ConditionTold, conditions_said
 from ..set.correction import (
     NOTHING_READ,
-    again_words,
-    block_read,
-    eyes_read,
+    block_again,
+    eyes_again,
     part_dimensions,
     part_name,
     put_right_words,
-    series_read,
+    series_again,
     superseded_words,
 )
 from ..set.green import falls_words, read_words, slope_words
@@ -49,13 +49,11 @@ from ..set.tool_check import tool_words
 from .reading import Reading
 from .samples import PUTTS, gate, stations
 
-_EYES: Final = (EyeMark(0.02, -0.01), EyeMark(0.02, 0.05))
-_LOOKS: Final[tuple[AnyLook, ...]] = (
-    EyeTake(*_EYES),
-    EyeTake(*_EYES, way="plumb"),
-    StringLook("quarter"),
-    StripLook("bar", "light"),
-)
+
+def _looks() -> tuple[AnyLook, ...]:
+    """A look of each way."""
+    eyes = EyeMark(0.02, -0.01), EyeMark(0.02, 0.05)
+    return (EyeTake(*eyes), EyeTake(*eyes, way="plumb"), StringLook("quarter"), StripLook("bar", "light"))
 
 
 def _crowded(it: Reading) -> Iterator[Station]:
@@ -105,16 +103,18 @@ def corrections_aloud(it: Reading) -> None:
             it.say("set", put_right_words, [before], [after], it.units)
             if sizes := put_right_words([before], [after], it.units):
                 it.say("set", superseded_words, date(2026, 3, 9), sizes)
-    parts = [Part("putt", "", {"distance_m": 2.5}), *(Part("look", it.way, look_sizes(it)) for it in _LOOKS)]
+    parts = [Part("putt", "", {"distance_m": 2.5}), *(Part("look", it.way, look_sizes(it)) for it in _looks())]
     for part in parts:
         it.say("set", part_name, part)
+        it.say("set", part_dimensions, part)
         for size in part_dimensions(part):
             other = replace(part, sizes={**part.sizes, size.name: size.high})
             it.say("set", put_right_words, [part], [other], it.units)
     for after in ("So far at least 2.6° right.", "Right, likely."):
-        it.say("set", again_words, block_read("as usual", 1), "Right, likely.", after)
-        it.say("set", again_words, series_read("Face, as it is read", 7), "Right, likely.", after)
-        it.say("set", again_words, eyes_read("", 3), "Right, likely.", after)
+        it.say("set", block_again, "as usual", 1, "Right, likely.", after)
+        it.say("set", series_again, LINKS["face"].name, 7, "Right, likely.", after)
+        for set_up in ("", "wide base"):
+            it.say("set", eyes_again, set_up, 3, "Right, likely.", after)
     it.note("set", "nothing_read", [NOTHING_READ])
 
 

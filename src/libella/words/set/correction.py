@@ -67,25 +67,24 @@ def put_right_words(before: Sequence[Part], after: Sequence[Part], units: Units)
     )
 
 
-def again_words(read: str, before: str, after: str) -> str:
-    """What was read ("as usual, 8 putts"), what was said of it, and what is said with the sizes put right."""
+def block_again(condition: str, putts: int, before: str, after: str) -> str:
+    """A block: what was said of it, and what is said with the sizes put right."""
+    return _again(f"{condition}, {counted(putts, 'putt')}", before, after)
+
+
+def series_again(link: str, set_downs: int, before: str, after: str) -> str:
+    """The same of a series of set-downs."""
+    return _again(f"{link}, {counted(set_downs, 'set_down')}", before, after)
+
+
+def eyes_again(set_up: str, looks: int, before: str, after: str) -> str:
+    """The same of the looks of a set-up."""
+    return _again(f"eyes, {set_up or 'as usual'}, {counted(looks, 'look')}", before, after)
+
+
+def _again(read: str, before: str, after: str) -> str:
     where = f"{read[0].upper()}{read[1:]}"
     return f"{where}: as before. {after}" if before == after else f"{where}: {after} It said: {before}"
-
-
-def block_read(condition: str, putts: int) -> str:
-    """A block by what is counted of it."""
-    return f"{condition}, {counted(putts, 'putt')}"
-
-
-def series_read(link: str, set_downs: int) -> str:
-    """A series by what is counted of it."""
-    return f"{link}, {counted(set_downs, 'set_down')}"
-
-
-def eyes_read(set_up: str, looks: int) -> str:
-    """The looks of a set-up by their number."""
-    return f"eyes, {set_up or 'as usual'}, {counted(looks, 'look')}"
 
 
 def superseded_words(made: date, sizes: Sequence[str]) -> str:
