@@ -1,4 +1,5 @@
-"""What is expected on the course: how often its interval holds, and how long it takes. `python -m tests.bench.course`
+"""What is expected on the course: how often its interval holds, how often an exact record parts, how long it
+takes. `python -m tests.bench.course`
 
 Golfers are drawn with a start line and a roll of their own; a lesson of each is read as a board and a tape read it;
 then the average of many rounds is told, and held against what it truly is.
@@ -11,12 +12,14 @@ import time
 import numpy as np
 
 from libella.core.certainty.estimate import Estimate
+from libella.core.change.made import Tried, made_at
 from libella.core.course.chance import LENGTHS_M, Green, chances, known_starter
 from libella.core.course.golf_round import Played
 from libella.core.course.outlook import DRAWN, outlook, starter_of
 from libella.core.course.roller import Finish, known_roller, roller
 from libella.core.estimate import START, posterior
 from libella.core.measure.interval import Interval
+from tests.golfers.finishes import noted, rolled
 
 GREEN = Green(10.0)
 PUTTS = 40
@@ -38,7 +41,41 @@ def finishes(rng, roll):
     ]
 
 
+def parted(rng, lengths, golfers):
+    """How often an exact record is said to part from what is expected: every start and finish noted as it was."""
+    more = fewer = 0
+    for n in range(golfers):
+        start = rng.normal(0, 0.5), math.exp(rng.normal(-0.2, 0.3))
+        past, spread, grows = rng.normal(0.3, 0.12), 0.08 * math.exp(rng.normal(0, 0.4)), 0.08
+        putts = [(at, rolled(rng, PUTTS // len(lengths), at, start, (past, spread + grows * at))) for at in lengths]
+        starts = [it.start_deg for _, some in putts for it in some]
+        found = posterior([Interval(it - 0.15, it + 0.15) for it in starts], START())
+        starter = starter_of(*(told_by(found, it) for it in ("bias", "spread")), seed=n)
+        ended = [Finish(at, _past(one)) for at, some in putts for one in noted(some)]
+        made = made_at([Tried(at, it.fell, read=False) for at, some in putts for it in some], ())
+        parts = outlook(starter, None, roller(ended, DRAWN, seed=n), GREEN, made).parts
+        more += any(not it.fewer for it in parts)
+        fewer += any(it.fewer for it in parts)
+    return more, fewer
+
+
+def told_by(found, of):
+    quantile = found.bias_quantile if of == "bias" else found.spread_quantile
+    return Estimate(*map(quantile, SIDES))
+
+
+def _past(it):
+    return it.values.get("roll_past") or it.implied["roll_past"]
+
+
 def main(golfers: int = 300) -> None:
+    rng = np.random.default_rng(37)
+    for lengths in ((2.5,), (1.5, 2.5, 4.0)):
+        more, fewer = parted(rng, lengths, golfers // 3)
+        print(
+            f"exact records from {', '.join(f'{it:g} m' for it in lengths)}: of {golfers // 3} said to be holed more "
+            f"often than expected {more}, fewer {fewer} (asked: in at most 5 %)"
+        )
     rng = np.random.default_rng(31)
     held = 0
     for n in range(golfers):

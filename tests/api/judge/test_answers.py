@@ -55,8 +55,8 @@ SAID = {
     ),
     "lesson_07_gate_always_right": (
         ["at least 1.1° right", "clear", "can't say how far"],
-        ["9 missed, 9 right", "by the start", "wider gate"],
-        ["2.7°", "outliers", "by the pace", "to 7"],
+        ["9 missed, 9 right", "by the start", "started at least 1.1° right", "wider gate"],
+        ["2.7°", "4.1°", "outliers", "by the pace", "to 7"],
     ),
     "lesson_08_short": (
         ["10 of 10 short", "less than planned: clear", "what to work on"],

@@ -3,7 +3,7 @@
 import numpy as np
 import pytest
 
-from libella.core.change.made import LENGTHS_M, carried, interval, length_of, made_at, more_than
+from libella.core.change.made import LENGTHS_M, From, Tried, carried, interval, length_of, made_at, more_than
 from libella.core.change.pace_table import Stroke, leave_at, pace_table
 from libella.core.estimate.shares import Share
 from libella.core.golfer.golf_round import Hole, checked_holes, told_together
@@ -12,12 +12,13 @@ from libella.core.measure.limits import OutOfLimits
 
 def test_a_length_is_counted_with_the_nearest_by_ratio():
     assert [length_of(it) for it in (0.3, 1.2, 1.3, 2.4, 2.5, 40.0)] == [1.0, 1.0, 1.5, 2.0, 3.0, 12.0]
-    made = made_at([(2.1, True), (1.9, False), (6.2, False)], [(2.0, True)])
+    made = made_at([Tried(2.1, True), Tried(1.9, False, read=False), Tried(6.2, False)], [Tried(2.0, True)])
     assert [(it.length_m, it.practice, it.course) for it in made] == [
         (2.0, Share(1, 2), Share(1, 1)),
         (6.0, Share(0, 1), Share(0, 0)),
     ]
     assert all(it.length_m in LENGTHS_M for it in made)
+    assert made[0].practice_from == (From(2.1, 1), From(1.9, 1, read=False)) and made[1].course_from == ()
 
 
 def test_a_share_is_told_with_an_interval_that_holds_it():
@@ -25,8 +26,8 @@ def test_a_share_is_told_with_an_interval_that_holds_it():
     assert it.low < 70 < it.high and it.high - it.low > 25
 
 
-def _played(share: float, of: int) -> list[tuple[float, bool]]:
-    return [(2.0, n < round(share * of)) for n in range(of)]
+def _played(share: float, of: int) -> list[Tried]:
+    return [Tried(2.0, n < round(share * of)) for n in range(of)]
 
 
 @pytest.mark.parametrize(
@@ -40,13 +41,13 @@ def test_what_is_holed_in_practice_is_set_beside_the_course(practice, course, of
 
 
 def test_lengths_that_only_one_has_say_nothing_of_the_other():
-    assert carried(made_at([(2.0, True)] * 9, [(9.0, False)] * 9)) is None
+    assert carried(made_at([Tried(2.0, True)] * 9, [Tried(9.0, False)] * 9)) is None
 
 
 def test_who_holes_alike_is_seldom_told_to_hole_less_there():
     rng, wrong = np.random.default_rng(5), 0
     for _ in range(400):
-        told = [[(2.0, bool(rng.random() < 0.6)) for _ in range(of)] for of in (40, 18)]
+        told = [[Tried(2.0, bool(rng.random() < 0.6)) for _ in range(of)] for of in (40, 18)]
         it = carried(made_at(*told))
         wrong += it is not None and it.word == "parts"
     assert wrong / 400 <= 0.1

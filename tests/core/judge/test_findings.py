@@ -265,13 +265,36 @@ def test_a_miss_has_the_reason_that_was_recorded():
     truth = Truth((), delivery=2.2, lost=1.0, lost_by="short", spread=0.6)
     [it, *_] = lessons(truth, Size(finish=True))
     told = misses(Case(it))
-    assert {one.reason for one in told if one.start_deg is not None and one.start_deg < 0.5} <= {"pace"}
-    far = [one.reason for one in told if one.start_deg is not None and one.start_deg > 1.6]
+    assert {one.reason for one in told if one.start is not None and one.start.anchor < 0.5} <= {"pace"}
+    far = [one.reason for one in told if one.start is not None and one.start.anchor > 1.6]
     # Of every second putt the sensor told the face: those are the stroke's; of the others nothing more is known.
     assert set(far) == {"face", "start"}
-    # Of putts nobody watched why they missed is not known, whatever else was.
+    # Of putts nobody watched why they missed is not known, whatever else was; but one that stopped short needs no more.
     unseen = misses(Case(without(it, "start", "address", "impact", "path")))
-    assert len(unseen) == len(told) and {one.reason for one in unseen} == {"unread"}
+    assert len(unseen) == len(told)
+    assert all((one.reason == "short") == (one.length == "short") for one in unseen)
+    assert {one.reason for one in unseen} == {"short", "unread"}
+
+
+@pytest.mark.parametrize(
+    ("start", "roll", "reason"),
+    [
+        (None, (-0.45, -0.35), "short"),
+        ((-0.6, 0.6), (-0.45, -0.35), "pace"),
+        # A gate that was touched, and a putt that stopped far short: that did not get there.
+        ((1.1, math.inf), (-1.75, -1.65), "short"),
+        # Far to the side and a little short: it went where it started.
+        ((1.1, math.inf), (-0.15, -0.05), "start"),
+        ((0.5, 1.5), (-0.45, -0.35), "short"),
+    ],
+)
+def test_a_putt_that_stopped_short_missed_by_that_unless_it_surely_went_elsewhere(start, roll, reason):
+    values = {"roll_past": Interval(*roll), "holed": "missed", "stopped": "short", "missed_side": "right"}
+    values |= {} if start is None else {"start": Interval(*start)}
+    events = tuple(Event(f"p{n}", values) for n in range(6))
+    told = misses(Case(ledger(replace(batch("start", ()), events=events))))
+    assert {it.reason for it in told} == {reason}
+    assert {it.open_side for it in told} == {"right" if start and math.isinf(start[1]) else "neither"}
 
 
 @pytest.mark.parametrize(("path", "reason"), [(-10.0, "path"), (10.0, "start")])

@@ -135,7 +135,7 @@ def _expected(it: Expected, units: InUnits) -> ExpectedOut:
         change=change,
         left=[chance.left_said(one, units) for one in found.left],
         parts=[chance.parts_said(one, units) for one in found.parts],
-        basis=chance.basis_said(found, it.starts, it.green),
+        basis=chance.basis_said(found, it.starts, it.green, units),
         why=EXPECTED,
     )
 

@@ -227,8 +227,10 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
     drawn = fan(it.chain, whole.putt, labels, headline) if it.chain.links else None
     own = first_picture(it, partial(written, units=units), headline)
     also = chosen_words.also_said(it.chosen, hand, units)
-    pace, growth = putts.pace_said(it.pace, units), putts.growth_said(it.growth, hand, units) if it.growth else ""
     said = " ".join([headline, *also]).lower()
+    # What stands in the first sentences is not said again under them.
+    pace = " ".join(one for one in putts.pace_sentences(it.pace, units) if one.rstrip(".").lower() not in said)
+    growth = putts.growth_said(it.growth, hand, units) if it.growth else ""
     return LessonFindings(
         revision=0,
         headline=headline,
@@ -238,7 +240,7 @@ def _lesson(desk: Desk, id: UUID, units: InUnits) -> LessonFindings:
         why=[chosen_key(one) for one in it.chosen[: 1 + len(also)]],
         for_golfer=chosen_words.for_golfer(it.chosen, hand, whole.ledger.wording, units),
         word=it.chosen[0].word,
-        pace="" if pace.lower() in said else pace,
+        pace=pace,
         growth="" if growth.lower() in said else growth,
         compared=[_compared(one, whole, units) for one in it.compared],
         read=ClaimOut.every(_in_order(whole), whole.account.unused, hand, units),

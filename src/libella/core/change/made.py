@@ -1,6 +1,7 @@
 """How much of it is holed, length by length, in practice and on the course; whether it carries over (practice 3, 4)."""
 
 import math
+from collections import Counter
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from typing import Final, Literal
@@ -22,12 +23,38 @@ _DRAWN: Final = 4000
 
 
 @dataclass(frozen=True, slots=True)
+class Tried:
+    """A putt at a hole: from how far, m, whether it was holed, and whether the golfer had to read it; None where nobody
+    said how it lay."""
+
+    length_m: float
+    holed: bool
+    read: bool | None = True
+
+
+@dataclass(frozen=True, slots=True)
+class From:
+    """So many putts from one length, all to be read, none of them, or nobody said."""
+
+    length_m: float
+    of: int
+    read: bool | None = True
+
+
+@dataclass(frozen=True, slots=True)
 class MadeAt:
-    """What was holed from one length."""
+    """What was holed from about one length.
+
+    Attributes
+    ----------
+    practice_from, course_from : the lengths those putts had, each with how many
+    """
 
     length_m: float
     practice: Share = NONE_TOLD
     course: Share = NONE_TOLD
+    practice_from: tuple[From, ...] = ()
+    course_from: tuple[From, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,14 +75,15 @@ def length_of(length_m: float) -> float:
     return min(LENGTHS_M, key=lambda it: abs(math.log(length_m / it)))
 
 
-def made_at(practice: Iterable[tuple[float, bool]], course: Iterable[tuple[float, bool]]) -> tuple[MadeAt, ...]:
-    """Putts, each with its length, m, and whether it was holed; length by length, the shortest first."""
-    told = [_counted(it) for it in (practice, course)]
-    return tuple(
-        MadeAt(it, told[0].get(it, NONE_TOLD), told[1].get(it, NONE_TOLD))
-        for it in LENGTHS_M
-        if it in told[0] or it in told[1]
-    )
+def made_at(practice: Iterable[Tried], course: Iterable[Tried]) -> tuple[MadeAt, ...]:
+    """Length by length, the shortest first."""
+    told = [_by_length(it) for it in (practice, course)]
+    found: list[MadeAt] = []
+    for at in LENGTHS_M:
+        own, there = (by.get(at, ()) for by in told)
+        if own or there:
+            found.append(MadeAt(at, _share(own), _share(there), _from(own), _from(there)))
+    return tuple(found)
 
 
 def interval(it: Share) -> Estimate:
@@ -94,10 +122,17 @@ def _behind(it: Share, rng: np.random.Generator) -> Floats:
     return rng.beta(it.times + 1, it.of - it.times + 1, _DRAWN)
 
 
-def _counted(putts: Iterable[tuple[float, bool]]) -> dict[float, Share]:
-    found: dict[float, Share] = {}
-    for length, holed in putts:
-        at = length_of(length)
-        was = found.get(at, NONE_TOLD)
-        found[at] = Share(was.times + holed, was.of + 1)
+def _by_length(putts: Iterable[Tried]) -> dict[float, list[Tried]]:
+    found: dict[float, list[Tried]] = {}
+    for it in putts:
+        found.setdefault(length_of(it.length_m), []).append(it)
     return found
+
+
+def _share(putts: Sequence[Tried]) -> Share:
+    return Share(sum(it.holed for it in putts), len(putts)) if putts else NONE_TOLD
+
+
+def _from(putts: Sequence[Tried]) -> tuple[From, ...]:
+    times = Counter((it.length_m, it.read) for it in putts)
+    return tuple(From(length, of, read) for (length, read), of in times.items())

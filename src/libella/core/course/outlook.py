@@ -2,15 +2,15 @@
 and where what was recorded parts from it for sure."""
 
 import math
-from collections.abc import Sequence
-from dataclasses import dataclass
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
 from typing import Final, Literal
 
 import numpy as np
 
 from ..certainty.estimate import Estimate, told_by
 from ..certainty.verdict import NINETY, clear_among
-from ..change.made import MadeAt
+from ..change.made import From, MadeAt
 from ..change.retest import Retest
 from ..estimate.posterior import Floats
 from ..estimate.shares import Share
@@ -29,7 +29,8 @@ Where = Literal["practice", "course"]
 
 @dataclass(frozen=True, slots=True)
 class Parts:
-    """Where what was recorded parts from what is predicted, for sure: at one length, in practice or on the course."""
+    """Where what was recorded parts from what is predicted for those very putts, for sure: at about one length, their
+    mean, in practice or on the course."""
 
     length_m: float
     where: Where
@@ -48,6 +49,7 @@ class Outlook:
     round : putts in one; worth : how many fewer with the change
     left : how far off a miss ends
     parts : where the record parts from it for sure
+    finishes, finishes_at_m : from how many finishes the roll is known, and the one length they all had
     read_deg : how far a read is taken to lie off; reads : from how many, 0 where it is the opinion alone
     """
 
@@ -61,6 +63,7 @@ class Outlook:
     finishes: int
     read_deg: float
     reads: int
+    finishes_at_m: float | None = None
 
 
 def starter_of(bias: Estimate, spread: Estimate, read_deg: float | None = None, seed: int = 17) -> Starter:
@@ -118,6 +121,7 @@ def outlook(
         roller.told,
         starter.read_deg,
         reads,
+        roller.at_m,
     )
 
 
@@ -129,20 +133,40 @@ def _told(drawn: Floats) -> tuple[Estimate, ...]:
 
 
 def _parts(made: Sequence[MadeAt], starter: Starter, roller: Roller, green: Green) -> tuple[Parts, ...]:
-    looked: list[tuple[float, Where, Share]] = []
+    looked: list[tuple[Where, Share, tuple[From, ...]]] = []
     for it in made:
-        looked.append((it.length_m, "practice", it.practice))
-        looked.append((it.length_m, "course", it.course))
-    looked = [it for it in looked if it[2].of]
+        looked.append(("practice", it.practice, it.practice_from))
+        looked.append(("course", it.course, it.course_from))
+    looked = [it for it in looked if it[1].of]
     if not looked:
         return ()
-    drawn = chances(np.array([it for it, _, _ in looked]), starter, roller, green)
+    at = np.array(sorted({it.length_m for _, _, lengths in looked for it in lengths}))
+    drawn: dict[tuple[float, bool], Floats] = {}
+    for read in (True, False):
+        per = chances(at, starter if read else replace(starter, read_deg=0.0), roller, green)
+        drawn |= {(float(length), read): it for length, it in zip(at, per.T, strict=True)}
     rng = np.random.default_rng(23)
+    # Every length that is looked at is one more chance to be wrong.
+    sure = clear_among(len(looked))
     found: list[Parts] = []
-    for n, (length, where, told) in enumerate(looked):
-        behind: Floats = rng.beta(told.times + 1, told.of - told.times + 1, len(drawn))
-        fewer = float(np.mean(behind < drawn[:, n]))
-        # Every length that is looked at is one more chance to be wrong.
-        if max(fewer, 1 - fewer) >= clear_among(len(looked)):
-            found.append(Parts(length, where, told, _told(drawn[:, n : n + 1])[0], fewer > 0.5))
+    for where, told, lengths in looked:
+        behind: Floats = rng.beta(told.times + 1, told.of - told.times + 1, DRAWN)
+        # Where nobody said whether a putt had to be read, the record parts only if it does either way.
+        ways = [_mean(lengths, drawn, unsaid) for unsaid in ((True, False) if _unsaid(lengths) else (True,))]
+        fewer = [float(np.mean(behind[: len(it)] < it)) for it in ways]
+        if all(it >= sure for it in fewer) or all(1 - it >= sure for it in fewer):
+            length = sum(it.length_m * it.of for it in lengths) / told.of
+            found.append(Parts(length, where, told, _told(ways[0][:, None])[0], fewer[0] > 0.5))
     return tuple(found)
+
+
+def _unsaid(lengths: Sequence[From]) -> bool:
+    return any(it.read is None for it in lengths)
+
+
+def _mean(lengths: Sequence[From], drawn: Mapping[tuple[float, bool], Floats], unsaid: bool) -> Floats:
+    """(N,) what is expected of all these putts together, each from its own length; `unsaid`: whether those of which
+    nobody said it are taken to be read."""
+    of = sum(it.of for it in lengths)
+    parts = [it.of / of * drawn[it.length_m, unsaid if it.read is None else it.read] for it in lengths]
+    return np.sum(parts, axis=0)

@@ -1,4 +1,4 @@
-"""How far past the hole this golfer's putts roll: an opinion until finishes were recorded at two lengths, then fitted.
+"""How far past the hole this golfer's putts roll: an opinion until five finishes were recorded, then fitted.
 
 A putt from d metres is meant to run s₀ past; how far it does lies about that with a spread of a + c·d (practice 5).
 """
@@ -22,6 +22,7 @@ _PAST_SD: Final = Opinion("roll_differs", 0.25, "m")
 _LOG_SD: Final = Opinion("roll_spread_differs", (0.6, 0.5), "log")
 """How far this golfer may differ from that, before any finish was recorded: opinions."""
 _APART: Final = 1.3
+"""Lengths nearer to each other than by so much are one."""
 _FEWEST: Final = 5
 _BEYOND: Final = 0.02
 
@@ -36,12 +37,14 @@ class Finish:
 
 @dataclass(frozen=True)
 class Roller:
-    """Draws of s₀, a and c, each (N,); `told`: from how many finishes, 0 where it is the opinion alone."""
+    """Draws of s₀, a and c, each (N,); `told`: from how many finishes, 0 where it is the opinion alone; `at_m`: the one
+    length they all had, None where there are several."""
 
     past_m: Floats
     spread_m: Floats
     grows: Floats
     told: int = 0
+    at_m: float | None = None
 
     def spread_at(self, lengths_m: Floats) -> Floats:
         """(N, L) the spread from each length, m."""
@@ -49,7 +52,7 @@ class Roller:
 
     def only(self, n: int) -> "Roller":
         """The first of the draws."""
-        return Roller(self.past_m[:n], self.spread_m[:n], self.grows[:n], self.told)
+        return Roller(self.past_m[:n], self.spread_m[:n], self.grows[:n], self.told, self.at_m)
 
 
 def known_roller(past_m: float, spread_m: float, grows: float) -> Roller:
@@ -58,14 +61,15 @@ def known_roller(past_m: float, spread_m: float, grows: float) -> Roller:
 
 
 def roller(finishes: Sequence[Finish], n: int, seed: int = 11) -> Roller:
-    """What finishes tell, with the opinion before them; the opinion alone from fewer than five or from one length.
+    """What finishes tell, with the opinion before them; the opinion alone from fewer than five.
 
-    By intervals, as everything that is read: a putt counts for the chance that it ends between its limits. What two
-    lengths can't tell apart stays as it was believed.
+    By intervals, as everything that is read: a putt counts for the chance that it ends between its limits. One length
+    tells the spread there: how much of it grows with length stays as it was believed, and so does the doubt of carrying
+    it to another.
     """
     rng = np.random.default_rng(seed)
     lengths = [it.length_m for it in finishes]
-    if len(finishes) < _FEWEST or max(lengths) < _APART * min(lengths):
+    if len(finishes) < _FEWEST:
         return Roller(np.full(n, PAST_M), np.full(n, SPREAD_M()[0]), np.full(n, SPREAD_M()[1]))
     past = PAST_M + _PAST_SD() * np.linspace(-3, 3, 25)
     spread, grows = (mean * np.exp(sd * np.linspace(-3, 3, 17)) for mean, sd in zip(SPREAD_M(), _LOG_SD(), strict=True))
@@ -87,4 +91,6 @@ def roller(finishes: Sequence[Finish], n: int, seed: int = 11) -> Roller:
         log = log + np.log((1 - _BEYOND) * within + _BEYOND * 0.1)
     weight: Floats = np.exp(log - log.max())
     at = rng.choice(weight.size, size=n, p=weight / weight.sum())
-    return Roller(grid[0, at], grid[1, at], grid[2, at], len(finishes))
+    one_length = max(lengths) < _APART * min(lengths)
+    at_m = sum(lengths) / len(lengths) if one_length else None
+    return Roller(grid[0, at], grid[1, at], grid[2, at], len(finishes), at_m)

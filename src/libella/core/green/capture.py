@@ -39,9 +39,13 @@ def capture_offset(speed_m_s: float, capture: Capture) -> float:
     return math.sqrt(max(0.0, _HOLE_R**2 - half_chord**2))
 
 
-def longest_past(green_speed_ft: float, capture: Capture) -> float:
-    """How far past the hole a dead-centre putt may be struck and still drop, m."""
-    speed = _RIM_LIMIT_M_S
+def longest_past(green_speed_ft: float, capture: Capture, beside_m: float = 0.0) -> float:
+    """How far past the hole a putt may be struck and still drop, m: a dead-centre one, or one whose path passes the
+    hole's centre so far beside it; 0 where it passes beside the hole. `capture_offset` the other way round."""
+    free = _HOLE_R**2 - beside_m**2
+    if free <= 0:
+        return 0.0
+    speed = _RIM_LIMIT_M_S * free / _HOLE_R**2
     if capture == "free_fall":
-        speed = (2 * _HOLE_R - _BALL_R) / math.sqrt(2 * _BALL_R / GRAVITY_M_S2)
+        speed = max(0.0, 2 * math.sqrt(free) - _BALL_R) / math.sqrt(2 * _BALL_R / GRAVITY_M_S2)
     return speed**2 / (2 * deceleration(green_speed_ft))

@@ -143,23 +143,22 @@ def _group(name: str, own: Ledger, other: Ledger) -> Group:
 
 @dataclass(frozen=True, slots=True)
 class Ended:
-    """Where a putt ended whose way past the hole was noted; `past` None where it was holed."""
+    """How far past the hole a putt ended, or would have: of a holed one what its hole takes."""
 
     distance_m: float
-    past: Interval | None
+    past: Interval
 
 
 def ended(batches: Iterable[Batch]) -> list[Ended]:
-    """The putts of blocks in which it was noted how far past the hole they ended."""
+    """The putts of blocks in which it was noted how far past the hole they ended. Without those that were holed the
+    finishes would be those of misses alone."""
     found: list[Ended] = []
     for it in batches:
         if it.putted is None or not it.putted.hole or not it.counts.get("roll_past"):
             continue
         for event in it.events:
-            past = event.values.get("roll_past")
-            if event.values.get("holed") == "holed":
-                found.append(Ended(it.putted.distance_m, None))
-            elif isinstance(past, Interval):
+            past = event.values.get("roll_past") or event.implied.get("roll_past")
+            if isinstance(past, Interval):
                 found.append(Ended(it.putted.distance_m, past))
     return found
 

@@ -23,13 +23,15 @@ def tape(length_m: float, units: Units) -> str:
 
 
 def roughly(length_m: float, units: Units) -> str:
-    """A length that was computed, without sign, to the centimetre or half inch.
+    """A length that was computed, without sign, to the centimetre or half inch; in centimetres below a metre, so that
+    two that stand beside each other have one unit.
 
-    >>> roughly(0.3048, "feet"), roughly(0.317, "feet"), roughly(0.317, "metric"), roughly(0.004, "metric")
-    ('1 ft', '1 ft 1/2 in', '32 cm', '0 mm')
+    >>> roughly(0.3048, "feet"), roughly(0.317, "feet"), roughly(0.317, "metric"), roughly(0.038, "metric")
+    ('1 ft', '1 ft 1/2 in', '32 cm', '4 cm')
     """
     step = INCH_M / 2 if units == "feet" else 0.01
-    return tape(round(abs(length_m) / step) * step, units)
+    steps = round(abs(length_m) / step)
+    return f"{steps} cm" if units == "metric" and steps < 100 else tape(steps * step, units)
 
 
 def round_in_feet(length_m: float, step_m: float = 0.0) -> float:

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from datetime import datetime
 from uuid import UUID
 
-from ...core.change.made import Carried, MadeAt, carried, length_of, made_at
+from ...core.change.made import Carried, MadeAt, Tried, carried, length_of, made_at
 from ...core.change.pace_table import LeaveAt, PaceTable, Stroke, leave_at, pace_table
 from ...core.change.run import share_of, steps_of
 from ...core.change.week import TEN_WITHOUT_HELP
@@ -15,6 +15,7 @@ from ...core.set.floor import Surface
 from ..desk.desk import Desk
 from ..golfer.rounds import Played, rounds_of
 from ..lesson.lessons import BlockSheet, every_lesson_of
+from ..start.blocks import station_of
 from .drills import Known, Run, drills_known, told_runs
 
 
@@ -54,7 +55,7 @@ def on_the_course(desk: Desk, golfer_id: UUID) -> OnTheCourse:
     lessons = every_lesson_of(desk, golfer_id)
     blocks = [it for _, sheets in lessons for it in sheets if it.block.hole]
     holed = [one for it in blocks for one in _holed(it)] + _told_holed(runs, known)
-    made = made_at(holed, [(it.first_m, it.holed) for one in rounds for it in one.holes])
+    made = made_at(holed, [Tried(it.first_m, it.holed) for one in rounds for it in one.holes])
     on: dict[tuple[Surface, float], list[BlockSheet]] = {}
     for lesson, sheets in lessons:
         on.setdefault((lesson.surface, lesson.green_speed_ft), []).extend(sheets)
@@ -74,24 +75,26 @@ def _valid(it: BlockSheet) -> list[dict[str, str | float]]:
     return [dict(one.notes) for one in it.readings if not one.voided]
 
 
-def _holed(it: BlockSheet) -> list[tuple[float, bool]]:
-    """Of putts with nothing to help: what is holed through a gate in view tells of the gate."""
+def _holed(it: BlockSheet) -> list[Tried]:
+    """Of putts with nothing to help: what is holed through a gate in view tells of the gate. Where the line is straight
+    nothing had to be read."""
     if it.block.guided:
         return []
-    return [(it.block.distance_m, one["finish"] == "holed") for one in _valid(it) if "finish" in one]
+    read = not station_of(it.block).putt.is_straight
+    return [Tried(it.block.distance_m, one["finish"] == "holed", read) for one in _valid(it) if "finish" in one]
 
 
-def _told_holed(runs: Sequence[Run], known: dict[str, Known]) -> list[tuple[float, bool]]:
+def _told_holed(runs: Sequence[Run], known: dict[str, Known]) -> list[Tried]:
     """Of runs that count what is holed: their lengths come in turns, as their station is laid. Once it was made harder,
     or easier, nobody knows from where."""
-    found: list[tuple[float, bool]] = []
+    found: list[Tried] = []
     for code in dict.fromkeys(it.drill for it in runs if it.drill in known):
         of = known[code].drill
         own = [it.told for it in runs if it.drill == code] if of.scored.of_holed else []
         lengths = of.layout.lengths_m
         for told, step in zip(own, steps_of(of, own), strict=True):
             if step == 0 or code == TEN_WITHOUT_HELP:
-                found += [(lengths[at % len(lengths)], one == 1) for at, one in enumerate(told)]
+                found += [Tried(lengths[at % len(lengths)], one == 1, read=None) for at, one in enumerate(told)]
     return found
 
 

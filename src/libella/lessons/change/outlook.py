@@ -10,10 +10,7 @@ from ...core.change.retest import Retest
 from ...core.course.chance import Green, Starter
 from ...core.course.outlook import DRAWN, Outlook, changed_by, outlook, read_error, starter_of
 from ...core.course.roller import Finish, Roller, roller
-from ...core.green.capture import longest_past
-from ...core.judge.account import Ended
 from ...core.judge.golfers_line import GolfersLine
-from ...core.measure.interval import Interval
 from ..desk.desk import Desk
 from ..desk.in_hand import InHand
 from ..desk.kept import mark_of_golfer
@@ -74,7 +71,7 @@ def _expected(desk: Desk, golfer_id: UUID) -> Expected:
     told = over_lessons(desk, who, lessons, band.spread_deg["start"])
     starter = starter_of(line.now, line.spread, read_error(told.reads_off))
     change, retest = _retested(changes_held(desk, golfer_id))
-    rolls = roller(_finishes(told.ended, green), DRAWN)
+    rolls = roller([Finish(it.distance_m, it.past) for it in told.ended], DRAWN)
     found = outlook(
         starter,
         changed_by(starter, retest) if retest else None,
@@ -90,13 +87,6 @@ def _starts(lines: Sequence[GolfersLine]) -> GolfersLine | None:
     """The line of the starts with nothing in view; else the one there is."""
     told = [it for it in lines if it.quantity.name == "start" and it.has_middle]
     return next((it for it in told if not it.guided), told[0] if told else None)
-
-
-def _finishes(some: Sequence[Ended], green: Green) -> list[Finish]:
-    """How far past the hole putts would have run. One that was holed says that it got there, and no faster than the
-    hole takes it: without them the finishes would be those of misses alone."""
-    holed = Interval(0.0, longest_past(green.speed_ft, green.capture))
-    return [Finish(it.distance_m, holed if it.past is None else it.past) for it in some]
 
 
 def _retested(held: Sequence[Change]) -> tuple[Change | None, Retest | None]:

@@ -10,7 +10,7 @@ from ...core.change.about import AboutAnswer
 from ...core.change.answer import Answer, Seen
 from ...core.change.complaint import ABOUT_IN, FELT, MISSES, WANTS, Complaint
 from ...core.change.drills import drills
-from ...core.change.made import Carried, Carries, MadeAt
+from ...core.change.made import Carried, Carries, MadeAt, Tried, made_at
 from ...core.change.pace_table import LeaveAt, PaceTable
 from ...core.change.proposal import KINDS, Chosen
 from ...core.change.retention import Retained
@@ -100,12 +100,12 @@ def _about_aloud(it: Reading, head: str) -> None:
 def course_aloud(it: Reading) -> None:
     green, usual = Green(10.0), roller((), DRAWN)
     rolled = [Finish(length, Interval(0.2, 0.4)) for length in (2.0, 5.0) for _ in range(6)]
-    parted = [MadeAt(2.0, Share(1, 60), Share(59, 60))]
+    parted = made_at(*([Tried(2.0, n < holed) for n in range(60)] for holed in (1, 59)))
     usual_starts, worse = (starter_of(normal(bias, 0.1), normal(1.0, 0.1)) for bias in (0.0, 1.5))
     for one, other, told, reads in (
         (usual_starts, None, usual, 0),
         (worse, usual_starts, roller(rolled, DRAWN), 5),
-        (usual_starts, worse, usual, 1),
+        (usual_starts, worse, roller(rolled[:6], DRAWN), 1),
         (usual_starts, starter_of(normal(0.0, 0.5), normal(1.0, 0.3), seed=3), usual, 0),
     ):
         found = outlook(one, other, told, green, parted, reads)
@@ -117,7 +117,7 @@ def course_aloud(it: Reading) -> None:
         for parts in found.parts:
             it.say("change", chance.parts_said, parts, it.units)
         for capture in get_args(Capture):
-            it.say("change", chance.basis_said, found, 30, Green(9.5, capture))
+            it.say("change", chance.basis_said, found, 30, Green(9.5, capture), it.units)
 
 
 def practice_aloud(it: Reading) -> None:

@@ -1,5 +1,6 @@
 """What is said of a lesson judged whole."""
 
+import math
 from dataclasses import replace
 from datetime import UTC, datetime
 from itertools import product
@@ -39,12 +40,14 @@ from ...core.judge.findings.said import (
 )
 from ...core.judge.ledger.factors import Levels as Factors
 from ...core.judge.ledger.place import Place
+from ...core.measure.interval import Interval
 from ...core.measure.side import Side
 from ...core.measure.window import Window
 from ...core.stand.set_up import Noted
 from ..change import complaint
 from ..judge import chosen, findings, lesson, pictures, two
 from ..judge.bands import band_said
+from ..judge.so_far import so_far_said
 from .claims import comparisons, differences_read, gone_together, growths, levels_read, paces, shares_read, unused
 from .reading import Reading
 
@@ -77,10 +80,15 @@ def findings_aloud(it: Reading) -> None:
             "unproved": ("start", "face"),
         }.get(name, ())
         it.say("judge", lesson.guard_said, Guard(name, 3, 12, values, told))
-    starts: list[tuple[float | None, Literal["heel", "toe", ""]]] = [(None, ""), (-1.4, "heel"), (0.9, "toe")]
+    starts: list[tuple[Interval | None, Side, Literal["heel", "toe", ""]]] = [
+        (None, "neither", ""),
+        (Interval(-1.4, -1.3), "neither", "heel"),
+        (Interval(0.9, math.inf), "right", "toe"),
+        (Interval(-0.9, 0.9), "neither", "toe"),
+    ]
     missed = [
-        Miss("b", f"{n}", n, "left", "past" if off else "", start, reason, Place("start", "b"), 0.6, off)
-        for start, off in starts
+        Miss("b", f"{n}", n, "left", "past" if off else "", start, side, reason, Place("start", "b"), 0.6, off)
+        for start, side, off in starts
         for n, reason in enumerate(get_args(Reason), 1)
     ]
     for one in missed:
@@ -192,11 +200,15 @@ def _chosen(it: Reading) -> None:
         Open(None, False),
         Open(None, True, shares_read()[:1]),
         Open(None, True, shares_read()[1:3]),
+        Open(None, True, (next(one for one in levels_read() if one.quantity.unit == "mm"), *shares_read()[1:2])),
+        *(Open(None, True, shares_read()[:1], pace) for pace in paces()[:2]),
     ]
     for one in told:
         it.say("judge", chosen.chosen_said, one, it.hand, it.units)
         it.say("judge", chosen.meaning_said, one, it.hand)
         it.say("judge", chosen.chosen_brief, [one])
+        if isinstance(one, Open):
+            it.say("judge", so_far_said, one, it.hand, it.units)
         for wording in get_args(Wording):
             it.say("judge", chosen.for_golfer, [one], it.hand, wording, it.units)
     it.say("judge", chosen.headline_said, told, it.hand, it.units)

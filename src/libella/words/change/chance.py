@@ -32,7 +32,7 @@ def chances_said(it: Outlook, units: Units) -> str:
 
 
 def _length(length_m: float, units: Units) -> str:
-    return f"{length_m:g} m" if units == "metric" else f"{round(length_m / FOOT_M)} ft"
+    return f"{round(length_m, 1):g} m" if units == "metric" else f"{round(length_m / FOOT_M)} ft"
 
 
 def _at(curve: tuple[Estimate, ...], lengths_m: tuple[float, ...], length_m: float) -> str:
@@ -95,13 +95,13 @@ def parts_said(it: Parts, units: Units) -> str:
     return f"{said}, {more} than the {expected} expected: {WORDS['clear']}. {why}."
 
 
-def basis_said(it: Outlook, starts: int, green: Green) -> str:
+def basis_said(it: Outlook, starts: int, green: Green, units: Units) -> str:
     """From what it is told, and which of it is opinion."""
-    roll = (
-        f"how far putts run past from {counted(it.finishes, 'putt')} with the finish noted"
-        if it.finishes
-        else "how far putts run past is what is usual, until finishes are noted at two lengths"
-    )
+    roll = f"how far putts run past from {counted(it.finishes, 'putt')} with the finish noted"
+    if not it.finishes:
+        roll = "how far putts run past is what is usual, until five finishes are noted"
+    elif it.finishes_at_m is not None:
+        roll += f", all from about {_length(it.finishes_at_m, units)}: how it changes with length is an opinion"
     read = (
         f"a read lies {it.read_deg:.1f}° off, from {counted(it.reads, 'read')}"
         if it.reads >= 3

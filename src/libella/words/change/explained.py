@@ -122,7 +122,7 @@ def outlook_opened(it: OutlookExplained, starts: int, units: Units) -> OpenedWor
     opened = OpenedWords(
         name="What to expect",
         says=chance.chances_said(found, units),
-        rests=chance.basis_said(found, starts, it.green),
+        rests=chance.basis_said(found, starts, it.green, units),
         readings=(),
         left_out=(),
         sums=(

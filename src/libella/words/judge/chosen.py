@@ -38,11 +38,12 @@ from ..shared.certainty import WORDS
 from ..shared.counts import counted, listed
 from ..shared.inside import inside
 from ..shared.plain import SURE, plainly, width_said
-from .claims import beyond_said, call_said, counted_said, headed, level_said, levels_said, quantity_name
+from .claims import beyond_said, call_said, headed, level_said, levels_said, quantity_name
 from .comparison import group_name
 from .differences import difference_said, shift_said
 from .findings import cause_said, weight_said
 from .putts import growth_said, pace_said
+from .so_far import so_far_said
 from .together import together_said
 from .unusable import misled_said
 
@@ -110,9 +111,7 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
             if it.starts is not None:
                 said = level_said(replace(it.starts.level, call=None), hand, units)
                 return f"Can't tell yet: starts {inside(said)}"
-            if it.noted:
-                return f"Can't tell yet. So far {'; '.join(counted_said(one) for one in it.noted)}."
-            return "Can't tell yet." if it.read else "Nothing to judge yet."
+            return f"Can't tell yet.{so_far_said(it, hand, units)}" if it.read else "Nothing to judge yet."
 
 
 def chosen_brief(some: Sequence[Chosen]) -> str:
@@ -316,7 +315,7 @@ def _plain(it: Chosen, hand: Hand, units: Units) -> str:
         case Nothing():
             return "Nothing to mend. Keep it as it is."
         case Open():
-            return "We can't tell yet."
+            return f"We can't tell yet.{so_far_said(it, hand, units)}"
 
 
 def _plain_off(it: Off, hand: Hand, units: Units) -> str:

@@ -209,7 +209,8 @@ def level_said(it: Level, hand: Hand, units: Units) -> str:
     said = [f"{headed(it, hand, units)}{call_said(it)}"]
     if it.spread is not None and it.count >= FEWEST and it.quantity.sides != "more":
         said.append(f"spread {spread_said(it, units)}")
-    said.append(f"{'read' if event == 'time' else 'from'} {counted(it.count, event)}")
+    fell = f" and {counted(len(it.implied), 'putt')} that fell" if it.implied else ""
+    said.append(f"{'read' if event == 'time' else 'from'} {counted(it.count, event)}{fell}")
     return f"{'; '.join(said)}."
 
 
@@ -333,8 +334,9 @@ def claim_name(it: Level | ShareOf) -> str:
 
 
 def counted_said(it: ShareOf) -> str:
-    """Counts without a share, by their name: "roll, guide in view: 4 clean of 4 putts"."""
-    return f"{inside(claim_name(it))}: {counts_said(it)}"
+    """Counts without a share, by their name: "roll, guide in view: clean 4 of 4"."""
+    counts = [f"{category_name(it.quantity.name, one)} {n}" for one, n in it.counts]
+    return f"{inside(claim_name(it))}: {', '.join(counts)} of {it.of}"
 
 
 def reads_said(some: Sequence[Level | ShareOf], hand: Hand, units: Units) -> list[tuple[str, str]]:

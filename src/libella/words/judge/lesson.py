@@ -9,6 +9,8 @@ from ...core.judge.findings.guards import Guard
 from ...core.judge.findings.misses import Miss, Reason
 from ...core.judge.findings.misses import counted as counted_misses
 from ...core.judge.findings.next_check import Check, CheckName
+from ...core.measure.interval import Interval
+from ...core.measure.side import Side
 from ...core.measure.units import sided
 from ...core.set.kit import PARTS
 from ..shared.certainty import with_doubt
@@ -61,6 +63,7 @@ LINK_NAMES: Final[dict[LinkName, str]] = {
 REASONS: Final[dict[Reason, tuple[str, str]]] = {
     "read": ("the read", "started where it was read, or inside the window: the read"),
     "pace": ("the pace", "started inside the window: the pace"),
+    "short": ("stopped short", "it stopped short"),
     "ground": ("neither start nor pace", "started inside the window, at good pace, on the level"),
     "unpaced": ("the read or the pace", "started inside the window: the read or the pace"),
     "aim": ("the face aim", "the face aimed there at address"),
@@ -72,6 +75,10 @@ REASONS: Final[dict[Reason, tuple[str, str]]] = {
     "unread": ("can't be told: the start was not read", "its start was not read"),
 }
 """Why a putt missed: in a count of them, and of one."""
+_BY_ITSELF: Final[tuple[Reason, ...]] = ("short", "coarse", "unread")
+"""What became of a putt, and not what by."""
+_COARSE_DEG: Final = 0.5
+"""A zone about the line as wide as this is told as one."""
 NOTHING_MORE: Final = "Nothing more to check here: go on to a drill."
 
 
@@ -149,7 +156,7 @@ def misses_said(told: Sequence[Miss]) -> str:
         return "No miss was recorded."
     sides = [f"{n} {side}" for side in ("left", "right") if (n := sum(it.side == side for it in told))]
     parts = [
-        f"{n} {REASONS[reason][0]}" if reason in ("coarse", "unread") else f"{n} by {REASONS[reason][0]}"
+        f"{n} {REASONS[reason][0]}" if reason in _BY_ITSELF else f"{n} by {REASONS[reason][0]}"
         for reason, n in counted_misses(told)
     ]
     off = [f"{n} of them off the {end}" for end in ("heel", "toe") if (n := sum(it.off == end for it in told))]
@@ -159,11 +166,20 @@ def misses_said(told: Sequence[Miss]) -> str:
 
 def miss_said(it: Miss) -> str:
     """Why one putt missed."""
-    start = "" if it.start_deg is None else f", start {sided(it.start_deg)}"
+    start = "" if it.start is None else f", {_started(it.start, it.open_side)}"
     adds = "" if it.adds_deg is None else f" ({sided(it.adds_deg)} of it)"
     off = f", off the {it.off}" if it.off else ""
     where = " and ".join(one for one in (it.length, it.side if it.side != "neither" else "") if one)
     return f"Putt {it.nth}{f', {where}' if where else ''}{start}{off}: {REASONS[it.reason][1]}{adds}."
+
+
+def _started(it: Interval, open_side: Side) -> str:
+    """Where one putt started, no finer than it was read."""
+    if open_side != "neither":
+        return f"started at least {min(abs(it.low), abs(it.high)):.1f}° {open_side}"
+    if it.high - it.low > _COARSE_DEG and 0 in it:
+        return f"started within ± {max(-it.low, it.high):.1f}°"
+    return f"start {sided(it.anchor)}"
 
 
 def link_said(it: LinkShown) -> str:

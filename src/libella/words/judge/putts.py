@@ -56,11 +56,15 @@ def ended_said(notes: Notes, units: Units) -> str:
 
 
 def pace_said(it: Pace | None, units: Units) -> str:
-    """Where the putts finished: counts and sizes first, then against the pace planned, then the goal zone; empty where
-    too little was noted."""
+    """Where the putts finished; empty where too little was noted."""
+    return " ".join(pace_sentences(it, units))
+
+
+def pace_sentences(it: Pace | None, units: Units) -> list[str]:
+    """The same one by one: counts and sizes first, then against the pace planned, then the goal zone."""
     if it is None:
-        return ""
-    said = [f"{_finished(it, units)}."]
+        return []
+    said = [f"{finished_said(it, units)}."]
     level = it.level
     if level is not None and level.is_sized and level.call is not None and it.missed_all >= FEWEST:
         against = against_plan(level, units)
@@ -72,10 +76,11 @@ def pace_said(it: Pace | None, units: Units) -> str:
         said.append(f"Short of the pace planned: {WORDS[level.call.word]}.")
     if it.of_goal > it.holed:
         said.append(f"In the goal zone (holed, or up to {tape(it.zone_m, units)} past): {it.goal} of {it.of_goal}.")
-    return " ".join(said)
+    return said
 
 
-def _finished(it: Pace, units: Units) -> str:
+def finished_said(it: Pace, units: Units) -> str:
+    """How many finished where: "4 of 6 short, by 40 to 90 cm, 2 of them left; 2 holed"."""
     parts: list[str] = []
     order = (("short", it.short, it.short_sides), ("past", it.past, it.past_sides))
     for word, times, sides in sorted(order, key=lambda one: -one[1]):

@@ -41,8 +41,6 @@
 {:else if it && fresh.shown}
   <div class={read ? 'grid min-h-full grid-cols-1 desk:h-full desk:min-h-0 desk:grid-cols-[minmax(0,1fr)_320px]' : ''}>
     <div class={read ? 'min-h-0 overflow-y-auto px-6 py-4' : 'p-6'}>
-      <!-- Here, whatever there is to judge: its sheet stays open while the lesson is judged anew. -->
-      {#if plan && !plan.proved && (it.line_counts || !read)}<Unproved lessonId={id} {plan} class="mb-2" />{/if}
       {#if read}
         <h1 class="wide text-[30px] leading-tight" data-headline data-word={it.word}><Said text={it.headline} /></h1>
         <p class="mt-1 max-w-prose text-lg" data-meaning>
@@ -63,6 +61,11 @@
                 <Why of={{ lesson: id }} key="growth" name={it.growth} />
               </li>{/if}
           </ul>{/if}
+      {/if}
+      <!-- Under what is said first, which may lean on no line. Here, whatever there is to judge: its sheet stays open
+           while the lesson is judged anew. -->
+      {#if plan && !plan.proved && (it.line_counts || !read)}<Unproved lessonId={id} {plan} class="my-2" />{/if}
+      {#if read}
         <Unsorted lessonId={id} golferId={sheet.golfer.id} names={it.unsorted} />
         {#if outbox.waiting.length}<p class="mt-1 text-faded" data-coming role="status">
             Judged without {outbox.waiting.length === 1 ? 'one that is' : `${outbox.waiting.length} that are`} still on the

@@ -78,9 +78,11 @@ export class Planning {
   toKeep(whole: Plan, stations: readonly Shapes['StationOut'][]): ToKeep | null {
     const { kept } = this
     if (!kept) return { id: v7(), replaces_id: null, plan: whole, seen: [] }
-    if (same(kept.plan, filledFrom(whole, kept.plan))) return null
-    const used = stations.find((it) => it.id === kept.id)?.used ?? false
-    return used ? { id: v7(), replaces_id: kept.id, plan: whole, seen: [] } : { ...kept, plan: whole }
+    const stands = stations.find((it) => it.id === kept.id)
+    // Left before its sizes were known, it was told without those that come by themselves: the server has them all.
+    const full = stands ? filledFrom(kept.plan, planOf(stands)) : kept.plan
+    if (same(full, filledFrom(whole, full))) return null
+    return stands?.used ? { id: v7(), replaces_id: kept.id, plan: whole, seen: [] } : { ...kept, plan: whole }
   }
 
   /** It was told to be kept. */

@@ -74,6 +74,17 @@ describe('the plan of a lesson', () => {
     expect(planning.touched(planned(planning, { rig_sizes_m: { distance_m: 1.5 } }))).toBe(true)
   })
 
+  it('is not another one because it was left before the sizes that come by themselves were known', () => {
+    const told = { ...FIRST, rig_sizes_m: { distance_m: 1 } }
+    planning.goOn({ id: 'p', replaces_id: null, plan: told, seen: [told] })
+    const whole = { distance_m: 1, mark_m: 0.005 }
+    const stands = station('p', { rig_sizes_m: whole, used: true })
+    expect(planning.toKeep(planned(planning, { rig_sizes_m: whole }), [stands])).toBeNull()
+    // A size that is set by hand is a change, whether it came by itself before or not.
+    const finer = { ...whole, mark_m: 0.002 }
+    expect(planning.toKeep(planned(planning, { rig_sizes_m: finer }), [stands])).toMatchObject({ replaces_id: 'p' })
+  })
+
   it('leans the posts of the string that is laid, and nothing else', () => {
     planning.begin(
       station('p', {

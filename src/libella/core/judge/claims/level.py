@@ -73,6 +73,7 @@ class Level:
     side : how sure its side is, whatever its size
     proved : the line it was read against was measured a second way, or none counts
     shared : what all its readings share, one standard deviation
+    implied : what follows from events of which it was not read: weighed with its readings, and counted apart
     """
 
     quantity: Quantity
@@ -96,6 +97,7 @@ class Level:
     """What the readings say, without what they share; None where the step worked it out."""
     post: Posterior | None = field(default=None, compare=False, repr=False)
     readings: tuple[Interval, ...] = field(default=(), repr=False)
+    implied: tuple[Interval, ...] = field(default=(), repr=False)
 
     @property
     def beyond(self) -> Beyond | None:
@@ -191,6 +193,7 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
     if fitted is not None:
         return _fitted(told[-1], about, fitted, levels, by)
     readings = [one for it in told for one in it.read(name)]
+    implied = tuple(one for it in told for one in it.implied(name))
     assert about.prior is not None, name
     prior = about.prior
     if about.sides == "more" or (about.sides == "" and about.unit in ("m", "%", "s", "deg")):
@@ -198,7 +201,7 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
         middle = float(np.median([it.anchor for it in readings]))
         prior = Prior(middle, prior.bias_sd, prior.spread_median, prior.spread_log_sd, prior.unit)
     shared = shared_of(told, name)
-    raw = post_of(readings, prior, noise_of(told, name))
+    raw = post_of([*readings, *implied], prior, noise_of(told, name))
     post = raw.blurred(shared)
     bias, spread = estimated(post.bias_quantile), estimated(post.spread_quantile)
     against = _against(told, about)
@@ -238,6 +241,7 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
         raw=raw,
         post=post,
         readings=tuple(readings),
+        implied=implied,
     )
 
 

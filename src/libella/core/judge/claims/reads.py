@@ -170,8 +170,9 @@ def outliers(level: Level, batches: Sequence[Batch]) -> Outliers | None:
         out = level.count - len(kept)
     if not out:
         return None
-    post = post_of(kept, level.quantity.prior, noise_of(told, level.quantity.name)).blurred(level.shared)
-    return Outliers(level, out, estimated(post.bias_quantile))
+    noise = noise_of(told, level.quantity.name)
+    post = post_of([*kept, *level.implied], level.quantity.prior, noise)
+    return Outliers(level, out, estimated(post.blurred(level.shared).bias_quantile))
 
 
 def _one_far(level: Level) -> list[Interval]:

@@ -126,6 +126,6 @@ def _one_reading(it: Level, told: Sequence[Batch], rests: Sequence[Rests]) -> Mo
         if value not in middles:
             rest = [other for _, other in numbers]
             rest.remove(value)
-            middles[value] = post_of(rest, it.quantity.prior, noise).bias_quantile(0.5)
+            middles[value] = post_of([*rest, *it.implied], it.quantity.prior, noise).bias_quantile(0.5)
     n, value = max(numbers, key=lambda one: abs(middles[one[1]] - it.bias.value))
     return Moves("one_reading", abs(middles[value] - it.bias.value), rests[n])

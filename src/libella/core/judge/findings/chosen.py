@@ -46,6 +46,7 @@ _GROUND: Final = 3
 _MISSED: Final = 5
 _COUNTED: Final = 3
 _COUNTS: Final = 2
+_FINISHES: Final = ("holed", "stopped", "missed_side")
 _LIKELY: Final = 0.8
 _ALSO: Final = ("strike", "path", "face", "address", "impact", "mark", "to_mark", "eyes_inside", "looks_straight")
 
@@ -96,14 +97,27 @@ def chosen(
         # What is sure of other readings stands before it; what is not known yet, or is nothing to mend, behind.
         said.insert(sum(it.word in ("clear", "likely") for it in said), Misled(unused))
     if not said:
-        said.append(Open(starts, bool(case.ledger.quantities), _noted(claims)))
+        said.append(Open(starts, bool(case.ledger.quantities), _noted(claims, case), case.pace))
     return tuple(said)
 
 
-def _noted(claims: Sequence[Claim]) -> tuple[ShareOf, ...]:
-    """Counts worth a sentence while nothing is sure: of enough, what is not as wanted first."""
+def _noted(claims: Sequence[Claim], case: Case) -> tuple[Claim, ...]:
+    """What is worth a sentence while nothing is sure: what surely lies to a side, and counts of enough, what is not as
+    wanted first. Where the putts finished is one sentence about them all."""
+    sides = [it for it in claims if isinstance(it, Level) and _lies(it)]
     told = [it for it in claims if isinstance(it, ShareOf) and it.of >= _COUNTED and it.counts]
-    return tuple(sorted(told, key=lambda it: it.counts[0][0] == it.told)[:_COUNTS])
+    if case.pace is not None:
+        told = [it for it in told if it.quantity.name not in _FINISHES]
+    counts = sorted(told, key=lambda it: it.counts[0][0] == it.told)
+    return (*sides[:_COUNTS], *counts[:_COUNTS])
+
+
+def _lies(it: Level) -> bool:
+    """It was read to lie to one side as the golfer usually does it, whether that matters or not."""
+    about = it.quantity
+    if it.levels or not it.is_sized or not it.bias.is_one_side or about.sides in ("more", ""):
+        return False
+    return about.name not in ("start", "roll_past") and (it.enough or about.event == "look")
 
 
 def _finished(case: Case, named: Sequence[Finding], missed: Sequence[Miss]) -> Iterable[Chosen]:

@@ -5,6 +5,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final, Literal
 
+from ...estimate.kind import open_to
 from ...measure.interval import Interval
 from ...measure.side import Side, side_of
 from ...measure.window import Window
@@ -14,9 +15,11 @@ from ..ledger.entry import Batch, Event
 from ..ledger.place import Place
 from .case import Case, Struck, strike_at
 
-Reason = Literal["aim", "face", "path", "strike", "start", "pace", "read", "ground", "unpaced", "coarse", "unread"]
+Reason = Literal[
+    "aim", "face", "path", "strike", "start", "pace", "short", "read", "ground", "unpaced", "coarse", "unread"
+]  # fmt: skip
 REASONS: Final[tuple[Reason, ...]] = (
-    "aim", "face", "path", "strike", "start", "pace", "read", "ground", "unpaced", "coarse", "unread"
+    "aim", "face", "path", "strike", "start", "pace", "short", "read", "ground", "unpaced", "coarse", "unread"
 )  # fmt: skip
 Where = Literal["inside", "outside", "untold"]
 _LEADS: Final = Opinion("miss_reason", 0.4, "share")
@@ -32,10 +35,11 @@ class Miss:
     ----------
     nth : of its block, counted from 1
     side, length : to which side it missed, and whether short or past, as noted
-    start_deg : where it started, as read; None where nothing watched it
+    start : where it started, as read; None where nothing watched it
+    open_side : to which side that reading is open: it started at least so far out, and nobody can say how far
     reason : "start" where no link of it was read that explains the side; "coarse" where the reading reaches over the
-        window's edge; "unread" where nothing watched the start; "ground" where it started inside at good pace on level
-        ground; "unpaced" where how far past it ran was not told
+        window's edge; "unread" where nothing watched the start; "short" where it stopped short, which no start holes;
+        "ground" where it started inside at good pace on level ground; "unpaced" where how far past it ran was not told
     adds_deg : what that link added to the start, degrees
     off : where it was struck, where that was off the middle; "" where it was not, or nobody noted it
     """
@@ -45,7 +49,8 @@ class Miss:
     nth: int
     side: Side
     length: Literal["short", "past", ""]
-    start_deg: float | None
+    start: Interval | None
+    open_side: Side
     reason: Reason
     at: Place
     adds_deg: float | None = None
@@ -95,14 +100,16 @@ def _miss(putt: Event, block: Batch, nth: int, case: Case) -> Miss | None:
     at = strike_at(putt)
     off: Literal["heel", "toe", ""] = "" if at is None or abs(at) < _OFF_MM else "toe" if at > 0 else "heel"
     length: Literal["short", "past", ""] = "short" if stopped == "short" else "past" if stopped == "past" else ""
-    start_deg = None if read is None else read.anchor
-    return Miss(block.id, putt.id, nth, side, length, start_deg, reason, block.place, adds, off)
+    open_side = "neither" if read is None else open_to(read, window)
+    return Miss(block.id, putt.id, nth, side, length, read, open_side, reason, block.place, adds, off)
 
 
 def _reason(
     putt: Event, block: Batch, read: Interval | None, place: Where | None, side: Side, case: Case
 ) -> tuple[Reason, float | None]:
     assert block.putted is not None
+    if _far_short(putt, block) or (place in (None, "untold") and putt.values.get("stopped") == "short"):
+        return ("pace" if place == "inside" else "short"), None
     if read is None or place is None:
         # A face read at impact to the side of the miss says as much as a start.
         face = _of_link(putt, None, side, case) if "impact" in putt.values else None
@@ -111,7 +118,10 @@ def _reason(
         about = Window(block.putted.window.half_deg, block.putted.window.half_deg)
         if block.putted.read_off is not None and place_of(read, about) == "inside":
             return "read", None
-        return _of_link(putt, read.anchor, side_of(read.anchor), case) or ("start", None)
+        # Of one that started at least so far out no more is to be explained than was read.
+        open_side = open_to(read, block.putted.window)
+        at = read.anchor if open_side == "neither" else min(read.low, read.high, key=abs)
+        return _of_link(putt, at, side_of(at), case) or ("start", None)
     if place == "untold":
         return ("pace", None) if _bad_pace(putt, block) and side == "neither" else ("coarse", None)
     if _bad_pace(putt, block):
@@ -135,6 +145,13 @@ def _bad_pace(putt: Event, block: Batch) -> bool:
         return True
     roll = putt.values.get("roll_past")
     return isinstance(roll, Interval) and roll.low > ZONE_PACES() * block.putted.past_m
+
+
+def _far_short(putt: Event, block: Batch) -> bool:
+    """It stopped further short than the goal zone is long: whatever its start was, that did not get there."""
+    assert block.putted is not None
+    roll = putt.values.get("roll_past")
+    return isinstance(roll, Interval) and roll.high < -ZONE_PACES() * block.putted.past_m
 
 
 def _of_link(putt: Event, start: float | None, side: Side, case: Case) -> tuple[Reason, float] | None:

@@ -194,12 +194,13 @@ class Nothing:
 
 @dataclass(frozen=True, slots=True)
 class Open:
-    """Nothing is sure enough to say first; `starts`, where they were read; `read`: something was; `noted`: the counts
-    there are, what is not as wanted first."""
+    """Nothing is sure enough to say first; `starts`, where they were read; `read`: something was; `pace`, `noted`: what
+    there is: where the putts finished, what lies to a side as it was read as usual, counts of what is not as wanted."""
 
     starts: Starts | None
     read: bool
-    noted: tuple[ShareOf, ...] = ()
+    noted: tuple[Level | ShareOf, ...] = ()
+    pace: Pace | None = None
     word: Word = "open"
 
 

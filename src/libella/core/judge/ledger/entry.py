@@ -41,11 +41,16 @@ class Source:
 @dataclass(frozen=True, slots=True)
 class Event:
     """One putt, set-down, answer or look: its id, what was read of it by quantity, and as much of a whole one as it
-    counts."""
+    counts.
+
+    `implied`: what follows from what became of it and nobody read: a holed ball ran no further than its hole takes. It
+    is weighed with what was read of others, and never listed, counted or drawn.
+    """
 
     id: str
     values: Mapping[str, Value]
     weight: float = 1.0
+    implied: Mapping[str, Interval] = field(default_factory=dict[str, Interval])
 
 
 @dataclass(frozen=True, slots=True)
@@ -175,6 +180,10 @@ class Batch:
     def read(self, name: str) -> list[Interval]:
         """The numbers read of a quantity, oldest first."""
         return [value for it in self.events if isinstance(value := it.values.get(name), Interval)]
+
+    def implied(self, name: str) -> list[Interval]:
+        """What follows of a quantity from what became of events of which it was not read."""
+        return [it.implied[name] for it in self.events if name in it.implied]
 
     def noted(self, name: str) -> list[str]:
         """The categories noted of a quantity, oldest first."""

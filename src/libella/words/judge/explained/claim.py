@@ -83,6 +83,8 @@ def sums_said(it: Explained, hand: Hand, units: Units) -> list[str]:
     said.append(
         "Not known of the middle: {} by single readings, {} by what they all share, together {}.".format(*parts)
     )
+    if fell := len(it.claim.implied):
+        said.append(f"{counted(fell, 'putt')} fell: each is weighed as run no further past than its hole takes it.")
     if sums.without is not None and sums.with_it is not None and sums.chances.cost is not None:
         said.append(
             f"Of a hundred usual putts {sums.without:.1f} would start inside without it, {sums.with_it:.1f} do: "
