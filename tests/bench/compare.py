@@ -38,24 +38,38 @@ def words(rng: np.random.Generator, apart: float, spread: float, putts: int) -> 
     return clear / PLAYED, likely / PLAYED
 
 
-def identical(rng: np.random.Generator) -> None:
-    """The same golfer twice: how often each of the three answers says anything, and any of them."""
-    said = np.zeros((PLAYED, 3, 2))
-    for n in range(PLAYED):
+def equal_ways(rng: np.random.Generator, played: int = PLAYED) -> np.ndarray:
+    """(N, 3, 2) the same golfer twice, twelve putts each: whether line, spread and both together say anything, and
+    whether that is clear."""
+    said = np.zeros((played, 3, 2))
+    for n in range(played):
         spread = float(np.exp(rng.normal(-0.2, 0.3)))
-        pair = (Group("", (arm(rng, 0.3, spread, 10, side),)) for side in (-1, 1))
+        pair = (Group("", (arm(rng, 0.3, spread, 12, side),)) for side in (-1, 1))
         found = difference(*pair, "start", BY)
         assert found is not None and found.steadier is not None and found.inside is not None
         for k, call in enumerate((found.call, found.steadier, found.inside[1])):
             said[n, k] = call.names_direction, call.word == "clear"
-    each, clear = said.mean(axis=0).T
-    any_ = said[:, :, 0].any(axis=1).mean()
-    print(f"identical: likely {np.round(each, 3)} (0.20), clear {np.round(clear, 3)} (0.04), any {any_:.1%} (30)")
+    return said
+
+
+def found_apart(rng: np.random.Generator, played: int = PLAYED) -> float:
+    """The share of golfers, twelve putts each way, whose ways a degree apart are told at least likely, by the line."""
+    told = 0
+    for n in range(played):
+        spread, middle = float(np.exp(rng.normal(-0.2, 0.3))), (n % 5 - 2) * 0.25
+        pair = (Group("", (arm(rng, middle + side / 2, spread, 12, side),)) for side in (-1, 1))
+        it = difference(*pair, "start", BY)
+        told += it is not None and it.call.names_direction and it.by.value > 0
+    return told / played
 
 
 def main() -> None:
     rng = np.random.default_rng(7)
-    identical(rng)
+    said = equal_ways(rng)
+    each, clear = said.mean(axis=0).T
+    print(f"equal ways, twelve each: likely {np.round(each, 3)} (0.12), clear {np.round(clear, 3)} (0.03), of", PLAYED)
+    print(f"any of the three asked: {said[:, :, 0].any(axis=1).mean():.1%} (30)")
+    print(f"1.0° apart, twelve each: at least likely {found_apart(rng):.1%} (85), of {PLAYED}")
     print(
         f"{PLAYED} comparisons each, ruler board with 5 mm marks at 1 m; asked: clear at most 6 % with no difference,"
     )

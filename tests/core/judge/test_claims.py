@@ -25,6 +25,7 @@ from libella.words.judge.claims import level_said, share_said
 from libella.words.judge.differences import difference_said
 from libella.words.judge.putts import growth_said
 
+from ...bench.compare import equal_ways, found_apart
 from .samples import BY, batch, ledger, near
 
 LINE = Source("line", "laid", 0.3)
@@ -325,3 +326,12 @@ def test_whose_read_was_used_is_told_and_never_compared():
     found = differences(Group("one", (one,)), Group("other", (other,)), BY)
     assert [it.quantity.name for it in found] == ["start"]
     assert "read" in {it.quantity.name for it in reads(ledger(one, other), BY)}
+
+
+def test_equal_ways_are_seldom_told_apart_and_a_degree_is_found():
+    """A tenth of the bench, as its draws allow: likely 12, clear 3, any of three 30 of a hundred; a degree 85."""
+    said = equal_ways(np.random.default_rng(7), 40)
+    likely, clear = said.sum(axis=0).T
+    assert max(likely) <= 9 and max(clear) <= 4, (likely, clear)
+    assert said[:, :, 0].any(axis=1).sum() <= 17
+    assert found_apart(np.random.default_rng(8), 40) >= 0.72

@@ -331,6 +331,9 @@ def claims_aloud(it: Reading) -> None:
         it.say("judge", putts.growth_said, growth, it.hand, it.units)
     for pace in (*paces(), None):
         it.say("judge", putts.pace_said, pace, it.units)
+        it.say("judge", putts.pace_sentences, pace, it.units)
+        if pace is not None:
+            it.say("judge", putts.finished_said, pace, it.units)
     for finish, past in product((None, *NOTES["finish"].options), (None, -0.4, 0.0, 1.3)):
         noted = {name: told for name, told in (("finish", finish), ("ran_past_m", past)) if told is not None}
         it.say("judge", putts.ended_said, noted, it.units)

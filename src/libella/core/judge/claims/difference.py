@@ -25,6 +25,9 @@ from .share import ShareOf, share_of
 _DRAWN: Final = 4000
 _ALIKE, _ALIKE_SD, _OTHER_SD = 0.97, 0.35, 1.0
 """ln(σ₁/σ₂) before data: two spreads of one golfer are alike (handbook 5), seldom quite others: decision 0034."""
+_SAME, _SAME_DEG, _APART_DEG = 0.5, 0.2, 1.2
+"""How far two levels of one golfer lie apart before data, where what start and spread come to together is asked: half
+of all ways are the same. Equal ways of twelve are then told apart in 11 of a hundred, without it in 15 (0067)."""
 _BY_SIZE: Final = {"eyes": "eyes_outside_zone", "strike": "strike", "pace": "roll_past"}
 
 
@@ -225,9 +228,7 @@ def _of_levels(
     # Both spreads were drawn with a prior each; together they are believed to be alike.
     log = np.log(sigma_b / sigma_a)
     prior_sd = 0.9 if about.prior is None else about.prior.spread_log_sd
-    alike = sum(
-        share / sd * np.exp(-0.5 * (log / sd) ** 2) for share, sd in ((_ALIKE, _ALIKE_SD), (1 - _ALIKE, _OTHER_SD))
-    )
+    alike = _of_normals(log, _ALIKE, _ALIKE_SD, _OTHER_SD)
     weight: Floats = alike * np.exp(0.25 * (log / prior_sd) ** 2)
     ratio = _estimate(np.exp(log), weight)
     if about.sides != "line":
@@ -237,8 +238,15 @@ def _of_levels(
     inside = None
     if about.name == "start":
         gain = 100 * (share_within(by.mix, mu_b, sigma_b) - share_within(by.mix, mu_a, sigma_a))
-        inside = _estimate(gain, weight), gained(gain, MATTERS()["difference"], weight, clear=clear)
+        same = _of_normals(shift, _SAME, _SAME_DEG, _APART_DEG) * weight
+        inside = _estimate(gain, same), gained(gain, MATTERS()["difference"], same, clear=clear)
     return Difference(about, *levels, shifted, call, ratio, steadier, inside)
+
+
+def _of_normals(values: Floats, share: float, sd: float, other_sd: float) -> Floats:
+    """How likely values about nothing are, that come of the narrower of two normals with this share."""
+    both = ((share, sd), (1 - share, other_sd))
+    return np.sum([part / wide * np.exp(-0.5 * (values / wide) ** 2) for part, wide in both], axis=0)
 
 
 def _alone(mix: Mix, spread: Floats) -> Floats:
