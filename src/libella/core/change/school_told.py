@@ -10,13 +10,14 @@ from typing import Final, Literal
 from scipy.special import ndtr
 
 from ..certainty.estimate import Estimate
-from ..certainty.verdict import Verdict, sure_of
+from ..certainty.matter import MATTERS
+from ..certainty.verdict import CLEAR, LIKELY, Verdict, sure_of
 from ..estimate.shares import falls_short
-from ..judge.chain import fit_k
+from ..judge.chain import K_USUAL, fit_k
+from ..judge.claims.fell import fell_outside
 from ..judge.claims.level import Level
 from ..judge.explained.every import FINISHES, cause_key, claim_key
 from ..judge.findings.judged import LessonJudged
-from ..measure.interval import Interval
 from ..schools.held import DISAGREEMENTS
 from ..see.map import Effect
 from .proposal import PROPOSALS
@@ -90,11 +91,19 @@ def _sure(it: Verdict) -> Sure:
 
 
 def _eyes(it: GolferTold) -> SchoolTold | None:
-    picture = it.level("looks_straight")
-    if picture is None or picture.call is None or picture.call.word == "open":
+    """What a line looks like from where the eyes were read: off from over it, or true from beside it."""
+    picture, eyes = it.level("looks_straight"), it.judged.case.level("eyes_inside")
+    if picture is None or eyes is None or picture.call is None or picture.call.word == "open":
         return None
-    what = "picture_true" if picture.call.word == "none" else "picture_off"
-    return SchoolTold(what, "own", _sure(picture.call), picture.bias, why=claim_key(picture))
+    beyond = MATTERS()["eyes_outside_zone"].matters_from
+    beside = eyes.side if abs(eyes.bias.value) > beyond else None
+    true = picture.call.word == "none"
+    if (true and (beside is None or not beside.names_direction)) or (not true and beside is not None):
+        return None
+    weaker = picture.call if beside is None else min((picture.call, beside), key=lambda one: one.probability)
+    return SchoolTold(
+        "picture_true" if true else "picture_off", "own", _sure(weaker), picture.bias, why=claim_key(picture)
+    )
 
 
 def _wrong_picture(it: GolferTold) -> SchoolTold | None:
@@ -136,7 +145,9 @@ def _face_or_path(it: GolferTold) -> SchoolTold | None:
     k = fit_k(it.judged.case.own)
     if k is None:
         return None
-    face = float(ndtr((k.value - _FACE_SHARE) / max(k.sd, 1e-6)))
+    # What is believed of it before any putt lies nearer to one school: asked which of them it is, neither starts ahead.
+    ahead = (K_USUAL.value - _FACE_SHARE) * (k.sd / K_USUAL.sd) ** 2
+    face = float(ndtr((k.value - ahead - _FACE_SHARE) / max(k.sd, 1e-6)))
     chance = max(face, 1 - face)
     sure = sure_of(chance)
     return None if sure == "open" else SchoolTold("share_of_face", "face" if face >= 0.5 else "path", sure, k)
@@ -198,20 +209,15 @@ def _lengths(it: GolferTold) -> SchoolTold | None:
 
 
 def _holed(it: GolferTold) -> SchoolTold | None:
-    holed = outside = 0
-    for batch in it.judged.case.ledger.batches:
-        if batch.putted is None or not batch.putted.hole:
-            continue
-        window = batch.putted.window
-        for event in batch.events:
-            start = event.values.get("start")
-            if event.values.get("holed") == "holed" and isinstance(start, Interval):
-                holed += 1
-                outside += start.low > window.high_deg or start.high < window.low_deg
-    if not outside:
-        return None
-    why = FINISHES if it.judged.pace is not None else ""
-    return SchoolTold("holed_from_outside", "no_proof", "clear", number=outside, of=holed, why=why)
+    """A putt that fell though it surely started outside the window: by more than its reading and its line leave open,
+    for each that fell is one more chance to be wrong."""
+    beyond = fell_outside(it.judged.case.ledger.batches)
+    for sure, least in (("clear", CLEAR()), ("likely", LIKELY())):
+        outside = sum(one >= 1 - (1 - least) / len(beyond) for one in beyond)
+        if outside:
+            why = FINISHES if it.judged.pace is not None else ""
+            return SchoolTold("holed_from_outside", "no_proof", sure, number=outside, of=len(beyond), why=why)
+    return None
 
 
 def _evidence(it: GolferTold) -> SchoolTold | None:
