@@ -115,7 +115,7 @@ def _noted(claims: Sequence[Claim], case: Case) -> tuple[Claim, ...]:
 def _lies(it: Level) -> bool:
     """It was read to lie to one side as the golfer usually does it, whether that matters or not."""
     about = it.quantity
-    if it.levels or not it.is_sized or not it.bias.is_one_side or about.sides in ("more", ""):
+    if it.levels != AS_USUAL or not it.is_sized or not it.bias.is_one_side or about.sides in ("more", ""):
         return False
     return about.name not in ("start", "roll_past") and (it.enough or about.event == "look")
 
