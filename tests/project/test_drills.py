@@ -68,7 +68,7 @@ def test_a_note_that_is_a_size_is_told_as_one(monkeypatch, coach):
     for _ in range(4):
         coach.putt(block["id"], {"offset_m": 0.01}, notes={"grip_m": 0.05})
     [told] = [it for it in coach.get(f"/blocks/{block['id']}/read")["read"] if it["name"] == "Grip"]
-    assert told["words"].startswith("50 mm") and "from 4 putts" in told["words"]
+    assert told["words"].startswith("5 cm") and "from 4 putts" in told["words"]
 
 
 def _window():
