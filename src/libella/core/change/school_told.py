@@ -212,7 +212,8 @@ def _holed(it: GolferTold) -> SchoolTold | None:
     """A putt that fell though it surely started outside the window: by more than its reading and its line leave open,
     for each that fell is one more chance to be wrong."""
     beyond = fell_outside(it.judged.case.ledger.batches)
-    for sure, least in (("clear", CLEAR()), ("likely", LIKELY())):
+    words: tuple[tuple[Sure, float], ...] = (("clear", CLEAR()), ("likely", LIKELY()))
+    for sure, least in words:
         outside = sum(one >= 1 - (1 - least) / len(beyond) for one in beyond)
         if outside:
             why = FINISHES if it.judged.pace is not None else ""

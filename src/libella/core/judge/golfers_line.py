@@ -185,14 +185,9 @@ def golfers_line(
     scale, changed = _scale(about, prior), [it.day for it in within]
     shared = _by_spread(read, pooled, changed, prior, scale)
     matters = limits_of(about, shared.spread.value if shared.spread else prior.spread_median, at_usual(mix))
-    found = level_over(
-        shared.members,
-        days,
-        changed,
-        prior=(prior.bias_mean, prior.bias_sd),
-        matters=(_OF_A_STEP * matters[0], matters[1]),
-        scale=scale,
-    )
+    steps = _OF_A_STEP * matters[0], matters[1]
+    before = prior.bias_mean, prior.bias_sd
+    found = level_over(shared.members, days, changed, prior=before, matters=steps, scale=scale)
     now = found.at[-1]
     open_ = [it.beyond for it in read if it.beyond is not None]
     one_side = len(open_) == len(read) and len({it.side for it in open_}) == 1

@@ -194,14 +194,8 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
         return _fitted(told[-1], about, fitted, levels, by)
     readings = [one for it in told for one in it.read(name)]
     implied = tuple(one for it in told for one in it.implied(name))
-    assert about.prior is not None, name
-    prior = about.prior
-    if about.sides == "more" or (about.sides == "" and about.unit in ("m", "%", "s", "deg")):
-        # Of a size nothing is believed but that single readings lie about their middle.
-        middle = float(np.median([it.anchor for it in readings]))
-        prior = Prior(middle, prior.bias_sd, prior.spread_median, prior.spread_log_sd, prior.unit)
     shared = shared_of(told, name)
-    raw = post_of([*readings, *implied], prior, noise_of(told, name))
+    raw = post_of([*readings, *implied], _believed(about, readings), noise_of(told, name))
     post = raw.blurred(shared)
     bias, spread = estimated(post.bias_quantile), estimated(post.spread_quantile)
     against = _against(told, about)
@@ -243,6 +237,16 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
         readings=tuple(readings),
         implied=implied,
     )
+
+
+def _believed(about: Quantity, readings: Sequence[Interval]) -> Prior:
+    """What is believed of a quantity before these; of a size only that single readings lie about their middle."""
+    prior = about.prior
+    assert prior is not None, about.name
+    if about.sides == "more" or (about.sides == "" and about.unit in ("m", "%", "s", "deg")):
+        middle = float(np.median([it.anchor for it in readings]))
+        return Prior(middle, prior.bias_sd, prior.spread_median, prior.spread_log_sd, prior.unit)
+    return prior
 
 
 def sides_call(kind: Sided, *, proved: bool) -> Verdict:
