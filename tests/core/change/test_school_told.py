@@ -36,3 +36,4 @@ def test_a_putt_fell_from_outside_only_by_more_than_its_line_leaves_open(shared,
     [chance] = fell_outside([it])
     assert (chance > 0.95) == surely
     assert fell_outside([replace(it, putted=replace(PUTTED, hole=False))]) == []
+    assert fell_outside([replace(it, events=(Event("p", {"holed": "holed"}),))]) == []

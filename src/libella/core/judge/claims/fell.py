@@ -18,7 +18,7 @@ def fell_outside(batches: Sequence[Batch]) -> list[float]:
     reading leaves open, and what all readings of its block share."""
     found: list[float] = []
     for batch in batches:
-        if batch.putted is None or not batch.putted.hole:
+        if batch.putted is None or not batch.putted.hole or not batch.counts.get("start"):
             continue
         window = batch.putted.window
         doubt = max(math.hypot(batch.noise.get("start", 0.0), shared_of([batch], "start")), _LEAST_DEG)
