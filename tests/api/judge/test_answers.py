@@ -171,14 +171,14 @@ def test_how_far_the_eyes_were_moved_is_no_finding_and_counts_stand_where_nothin
     marks = {eye: {"inside_m": 0.025, "behind_m": behind} for eye, behind in (("lead", -0.03), ("trail", 0.03))}
     coach.put(f"/eye-takes/{uuid6.uuid7()}", lesson_id=other.id, taken_at=other.now(), **marks)
     usual = coach.get(f"/lessons/{other.id}/findings")
-    assert usual["headline"].startswith("Can't tell yet. So far: eyes 25 mm inside ("), usual["headline"]
-    assert "an't tell yet. So far: eyes 25 mm inside (" in usual["for_golfer"], usual["for_golfer"]
+    assert usual["headline"].startswith("Can't tell yet. So far, eyes 25 mm inside ("), usual["headline"]
+    assert "an't tell yet. So far, eyes 25 mm inside (" in usual["for_golfer"], usual["for_golfer"]
     block = told.block(told.lay(), 4, ["roll"])
     for _ in range(4):
         told.putt(block, {"offset_m": 0.0}, roll="clean")
     found = coach.get(f"/lessons/{told.id}/findings")["headline"]
     assert "eyes" not in looked, looked
-    assert found.startswith("Can't tell yet. So far: roll clean 4 of 4"), found
+    assert found.startswith("Can't tell yet. So far, roll: clean 4 of 4"), found
 
 
 def test_what_was_seen_from_behind_a_string_counts_whatever_it_shows_the_golfer(coach):

@@ -334,9 +334,9 @@ def claim_name(it: Level | ShareOf) -> str:
 
 
 def counted_said(it: ShareOf) -> str:
-    """Counts without a share, by their name: "roll, guide in view, clean 4 of 4"."""
+    """Counts without a share, by their name: "roll, guide in view: clean 4 of 4"."""
     counts = [f"{category_name(it.quantity.name, one)} {n}" for one, n in it.counts]
-    return f"{inside(claim_name(it))}{',' if it.levels else ''} {', '.join(counts)} of {it.of}"
+    return f"{inside(claim_name(it))}: {', '.join(counts)} of {it.of}"
 
 
 def reads_said(some: Sequence[Level | ShareOf], hand: Hand, units: Units) -> list[tuple[str, str]]:

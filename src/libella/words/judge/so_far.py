@@ -23,4 +23,4 @@ def so_far_said(it: Open, hand: Hand, units: Units) -> str:
         for one in it.noted
     ]
     under = f", {levels_said(alike)}" if alike else ""
-    return f" So far{under}: {'; '.join([*finished, *noted])}." if finished or noted else ""
+    return f" So far{under}, {'; '.join([*finished, *noted])}." if finished or noted else ""
