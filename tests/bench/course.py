@@ -11,7 +11,7 @@ import time
 
 import numpy as np
 
-from libella.core.certainty.estimate import Estimate
+from libella.core.certainty.estimate import Estimate, estimated
 from libella.core.change.made import Tried, made_at
 from libella.core.course.chance import LENGTHS_M, Green, chances, known_starter
 from libella.core.course.golf_round import Played
@@ -23,13 +23,12 @@ from tests.golfers.finishes import noted, rolled
 
 GREEN = Green(10.0)
 PUTTS = 40
-SIDES = (0.5, 0.05, 0.95)
 
 
-def read_of(rng, bias, spread):
-    """The posterior of a lesson of starts, read to half a millimetre at a metre."""
-    found = posterior([Interval(it - 0.03, it + 0.03) for it in rng.normal(bias, spread, PUTTS)], START())
-    return Estimate(*map(found.bias_quantile, SIDES)), Estimate(*map(found.spread_quantile, SIDES))
+def read_of(starts, half):
+    """Bias and spread of starts, degrees, each read to so much either way."""
+    found = posterior([Interval(it - half, it + half) for it in starts], START())
+    return estimated(found.bias_quantile), estimated(found.spread_quantile)
 
 
 def finishes(rng, roll):
@@ -49,19 +48,13 @@ def parted(rng, lengths, golfers):
         past, spread, grows = rng.normal(0.3, 0.12), 0.08 * math.exp(rng.normal(0, 0.4)), 0.08
         putts = [(at, rolled(rng, PUTTS // len(lengths), at, start, (past, spread + grows * at))) for at in lengths]
         starts = [it.start_deg for _, some in putts for it in some]
-        found = posterior([Interval(it - 0.15, it + 0.15) for it in starts], START())
-        starter = starter_of(*(told_by(found, it) for it in ("bias", "spread")), seed=n)
+        starter = starter_of(*read_of(starts, 0.15), seed=n)
         ended = [Finish(at, _past(one)) for at, some in putts for one in noted(some)]
         made = made_at([Tried(at, it.fell, read=False) for at, some in putts for it in some], ())
         parts = outlook(starter, None, roller(ended, DRAWN, seed=n), GREEN, made).parts
         more += any(not it.fewer for it in parts)
         fewer += any(it.fewer for it in parts)
     return more, fewer
-
-
-def told_by(found, of):
-    quantile = found.bias_quantile if of == "bias" else found.spread_quantile
-    return Estimate(*map(quantile, SIDES))
 
 
 def _past(it):
@@ -82,7 +75,7 @@ def main(golfers: int = 300) -> None:
         bias, spread = rng.normal(0, 0.6), math.exp(rng.normal(0.0, 0.35))
         roll = rng.normal(0.3, 0.1), 0.1 * math.exp(rng.normal(0, 0.4)), 0.15 * math.exp(rng.normal(0, 0.3))
         truth = Played(known_starter(bias, spread), known_roller(*roll), GREEN).round().average.value
-        starter = starter_of(*read_of(rng, bias, spread), seed=n)
+        starter = starter_of(*read_of(rng.normal(bias, spread, PUTTS), 0.03), seed=n)
         told = Played(starter.only(96), roller(finishes(rng, roll), DRAWN, seed=n).only(96), GREEN).round().average
         held += told.low <= truth <= told.high
     print(f"putts in a round: the 90 % interval held for {100 * held / golfers:.0f} % of {golfers} golfers")

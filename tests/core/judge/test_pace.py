@@ -54,7 +54,7 @@ def test_a_pace_as_planned_is_told_so_by_few_misses_and_many_that_fell():
             said[name] += level is not None and level.call is not None and level.call.names_direction
             if name == "with" and level is not None:
                 held, of = held + (level.bias.low <= 0.35 <= level.bias.high), of + 1
-    assert said["with"] <= 6
+    assert said["with"] <= 6 and said["with"] <= said["without"]
     assert of >= 30 and held / of >= 0.8, (held, of)
 
 

@@ -38,7 +38,16 @@ def is_unlikely(chance: float) -> bool:
 
 def clear_among(candidates: int) -> float:
     """The probability from which one of several is clear: each further one is one more chance to be wrong."""
-    return 1 - (1 - CLEAR()) / candidates
+    return _among(CLEAR(), candidates)
+
+
+def likely_among(candidates: int) -> float:
+    """The probability from which one of several is likely, likewise."""
+    return _among(LIKELY(), candidates)
+
+
+def _among(least: float, candidates: int) -> float:
+    return 1 - (1 - least) / candidates
 
 
 @dataclass(frozen=True, slots=True)

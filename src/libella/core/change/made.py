@@ -24,8 +24,8 @@ _DRAWN: Final = 4000
 
 @dataclass(frozen=True, slots=True)
 class Tried:
-    """A putt at a hole: from how far, m, whether it was holed, and whether the golfer had to read it; None where nobody
-    said how it lay."""
+    """One putt at a hole: its length, m, whether it was holed, and whether the golfer had to read the break; None where
+    that is not known."""
 
     length_m: float
     holed: bool
@@ -34,7 +34,7 @@ class Tried:
 
 @dataclass(frozen=True, slots=True)
 class From:
-    """So many putts from one length, all to be read, none of them, or nobody said."""
+    """How many putts of one length there are: with a break to read, without one, or None where that is not known."""
 
     length_m: float
     of: int
@@ -76,7 +76,7 @@ def length_of(length_m: float) -> float:
 
 
 def made_at(practice: Iterable[Tried], course: Iterable[Tried]) -> tuple[MadeAt, ...]:
-    """Length by length, the shortest first."""
+    """Counts putts by length, the shortest first."""
     told = [_by_length(it) for it in (practice, course)]
     found: list[MadeAt] = []
     for at in LENGTHS_M:

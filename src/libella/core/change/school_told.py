@@ -11,7 +11,7 @@ from scipy.special import ndtr
 
 from ..certainty.estimate import Estimate
 from ..certainty.matter import MATTERS
-from ..certainty.verdict import CLEAR, LIKELY, Verdict, sure_of
+from ..certainty.verdict import Verdict, clear_among, likely_among, sure_of
 from ..estimate.shares import falls_short
 from ..judge.chain import K_USUAL, fit_k
 from ..judge.claims.fell import fell_outside
@@ -91,7 +91,7 @@ def _sure(it: Verdict) -> Sure:
 
 
 def _eyes(it: GolferTold) -> SchoolTold | None:
-    """What a line looks like from where the eyes were read: off from over it, or true from beside it."""
+    """Tells only by eyes that were read: over the line it looks off, or beside the line it looks true."""
     picture, eyes = it.level("looks_straight"), it.judged.case.level("eyes_inside")
     if picture is None or eyes is None or picture.call is None or picture.call.word == "open":
         return None
@@ -209,16 +209,16 @@ def _lengths(it: GolferTold) -> SchoolTold | None:
 
 
 def _holed(it: GolferTold) -> SchoolTold | None:
-    """A putt that fell though it surely started outside the window: by more than its reading and its line leave open,
-    for each that fell is one more chance to be wrong."""
+    """Holed putts that surely started outside the window. Every holed putt is one more chance to be wrong."""
     beyond = fell_outside(it.judged.case.ledger.batches)
-    words: tuple[tuple[Sure, float], ...] = (("clear", CLEAR()), ("likely", LIKELY()))
-    for sure, least in words:
-        outside = sum(one >= 1 - (1 - least) / len(beyond) for one in beyond)
-        if outside:
-            why = FINISHES if it.judged.pace is not None else ""
-            return SchoolTold("holed_from_outside", "no_proof", sure, number=outside, of=len(beyond), why=why)
-    return None
+    if not beyond or max(beyond) < likely_among(len(beyond)):
+        return None
+    is_clear = max(beyond) >= clear_among(len(beyond))
+    least = clear_among(len(beyond)) if is_clear else likely_among(len(beyond))
+    outside = sum(one >= least for one in beyond)
+    why = FINISHES if it.judged.pace is not None else ""
+    sure: Sure = "clear" if is_clear else "likely"
+    return SchoolTold("holed_from_outside", "no_proof", sure, number=outside, of=len(beyond), why=why)
 
 
 def _evidence(it: GolferTold) -> SchoolTold | None:

@@ -140,28 +140,28 @@ def _parts(made: Sequence[MadeAt], starter: Starter, roller: Roller, green: Gree
     looked = [it for it in looked if it[1].of]
     if not looked:
         return ()
-    at = np.array(sorted({it.length_m for _, _, lengths in looked for it in lengths}))
     drawn: dict[tuple[float, bool], Floats] = {}
     for read in (True, False):
-        per = chances(at, starter if read else replace(starter, read_deg=0.0), roller, green)
-        drawn |= {(float(length), read): it for length, it in zip(at, per.T, strict=True)}
+        own = starter if read else replace(starter, read_deg=0.0)
+        at = sorted({it.length_m for _, _, lengths in looked for it in lengths if it.read in (read, None)})
+        if at:
+            drawn |= {
+                (length, read): it for length, it in zip(at, chances(np.array(at), own, roller, green).T, strict=True)
+            }
     rng = np.random.default_rng(23)
     # Every length that is looked at is one more chance to be wrong.
     sure = clear_among(len(looked))
     found: list[Parts] = []
     for where, told, lengths in looked:
-        behind: Floats = rng.beta(told.times + 1, told.of - told.times + 1, DRAWN)
         # Where nobody said whether a putt had to be read, the record parts only if it does either way.
-        ways = [_mean(lengths, drawn, unsaid) for unsaid in ((True, False) if _unsaid(lengths) else (True,))]
-        fewer = [float(np.mean(behind[: len(it)] < it)) for it in ways]
+        unsaid = (True, False) if any(it.read is None for it in lengths) else (True,)
+        ways = [_mean(lengths, drawn, either) for either in unsaid]
+        behind: Floats = rng.beta(told.times + 1, told.of - told.times + 1, ways[0].size)
+        fewer = [float(np.mean(behind < it)) for it in ways]
         if all(it >= sure for it in fewer) or all(1 - it >= sure for it in fewer):
             length = sum(it.length_m * it.of for it in lengths) / told.of
             found.append(Parts(length, where, told, _told(ways[0][:, None])[0], fewer[0] > 0.5))
     return tuple(found)
-
-
-def _unsaid(lengths: Sequence[From]) -> bool:
-    return any(it.read is None for it in lengths)
 
 
 def _mean(lengths: Sequence[From], drawn: Mapping[tuple[float, bool], Floats], unsaid: bool) -> Floats:

@@ -22,7 +22,7 @@ _PAST_SD: Final = Opinion("roll_differs", 0.25, "m")
 _LOG_SD: Final = Opinion("roll_spread_differs", (0.6, 0.5), "log")
 """How far this golfer may differ from that, before any finish was recorded: opinions."""
 _APART: Final = 1.3
-"""Lengths nearer to each other than by so much are one."""
+"""Lengths within this ratio of each other count as one length."""
 _FEWEST: Final = 5
 _BEYOND: Final = 0.02
 

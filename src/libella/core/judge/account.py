@@ -143,7 +143,7 @@ def _group(name: str, own: Ledger, other: Ledger) -> Group:
 
 @dataclass(frozen=True, slots=True)
 class Ended:
-    """How far past the hole a putt ended, or would have: of a holed one what its hole takes."""
+    """How far past the hole a putt ran; for a holed putt, how far it could have run at most."""
 
     distance_m: float
     past: Interval

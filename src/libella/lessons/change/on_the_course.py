@@ -78,10 +78,11 @@ def _valid(it: BlockSheet) -> list[dict[str, str | float]]:
 def _holed(it: BlockSheet) -> list[Tried]:
     """Of putts with nothing to help: what is holed through a gate in view tells of the gate. Where the line is straight
     nothing had to be read."""
-    if it.block.guided:
+    finishes = [] if it.block.guided else [one["finish"] for one in _valid(it) if "finish" in one]
+    if not finishes:
         return []
     read = not station_of(it.block).putt.is_straight
-    return [Tried(it.block.distance_m, one["finish"] == "holed", read) for one in _valid(it) if "finish" in one]
+    return [Tried(it.block.distance_m, one == "holed", read) for one in finishes]
 
 
 def _told_holed(runs: Sequence[Run], known: dict[str, Known]) -> list[Tried]:

@@ -8,9 +8,7 @@ from typing import Final
 from uuid import UUID
 
 from ...core.certainty.estimate import Estimate, normal
-from ...core.certainty.verdict import NINETY
 from ...core.golfer.hand import Hand
-from ...core.green.capture import longest_past
 from ...core.green.putt import Putt
 from ...core.green.slope import LEVEL_RESOLUTION
 from ...core.instruments.elevated_string import ElevatedString
@@ -20,8 +18,8 @@ from ...core.instruments.string_sight import StringSight
 from ...core.judge.disturbed import disturbed_deg
 from ...core.judge.ledger.entry import Batch, Event, Putted, Source, Unusable, Value
 from ...core.judge.ledger.factors import GUIDED, Factor, Levels, joined, levels_of
-from ...core.judge.ledger.putt import MISLED_IN, Reader, putt_values
-from ...core.measure.angle import angle_deg, offset_m
+from ...core.judge.ledger.putt import MISLED_IN, Reader, putt_values, roll_of_holed
+from ...core.measure.angle import angle_deg
 from ...core.measure.flag import weight_of
 from ...core.measure.interval import Interval
 from ...core.see.misled import misleads, sight_of, string_off
@@ -153,19 +151,12 @@ def _unusable(valid: Sequence[KeptReading], events: Sequence[Event], by: _Off, *
 
 
 def _implied(it: Event, block: KeptBlock, station: Station) -> dict[str, Interval]:
-    """What a holed ball says: it got there, and no faster than the hole takes one that passes where this one did; where
-    that was not read along a line that is proved, than it takes any."""
+    """What a holed putt tells without a reading: its pace."""
     if not block.hole or it.values.get("holed") != "holed":
         return {}
-    putt, start = station.putt, it.values.get("start")
-    speed_ft, capture = putt.green_speed_ft, putt.capture
-    longest = longest_past(speed_ft, capture)
-    if isinstance(start, Interval) and putt.is_straight and putt.read is None and station.proof.proves_line:
-        off_deg = 0.0 if 0 in start else min(abs(start.low), abs(start.high))
-        beside = offset_m(max(0.0, off_deg - NINETY * station.noise_deg), putt.distance_m)
-        # A start that such a hole would not take was read otherwise than it was: then it says nothing of the pace.
-        longest = longest_past(speed_ft, capture, beside) or longest
-    return {"roll_past": Interval(0.0, longest, it.weight)}
+    start = it.values.get("start")
+    along = start if isinstance(start, Interval) and station.proof.proves_line else None
+    return {"roll_past": roll_of_holed(station.putt, along, station.noise_deg).weighing(it.weight)}
 
 
 def event_of(id: UUID, values: Mapping[str, Value], flags: Sequence[str]) -> Event:

@@ -111,7 +111,7 @@ def chosen_said(it: Chosen, hand: Hand, units: Units) -> str:
             if it.starts is not None:
                 said = level_said(replace(it.starts.level, call=None), hand, units)
                 return f"Can't tell yet: starts {inside(said)}"
-            return f"Can't tell yet.{so_far_said(it, hand, units)}" if it.read else "Nothing to judge yet."
+            return f"Can't tell yet. {so_far_said(it, hand, units)}".rstrip() if it.read else "Nothing to judge yet."
 
 
 def chosen_brief(some: Sequence[Chosen]) -> str:
@@ -315,7 +315,7 @@ def _plain(it: Chosen, hand: Hand, units: Units) -> str:
         case Nothing():
             return "Nothing to mend. Keep it as it is."
         case Open():
-            return f"We can't tell yet.{so_far_said(it, hand, units)}"
+            return f"We can't tell yet. {so_far_said(it, hand, units)}".rstrip()
 
 
 def _plain_off(it: Off, hand: Hand, units: Units) -> str:

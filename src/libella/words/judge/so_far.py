@@ -12,7 +12,7 @@ from .putts import finished_said
 
 
 def so_far_said(it: Open, hand: Hand, units: Units) -> str:
-    """What there is while nothing is sure, each under the way in which it was read."""
+    """Says what was read while nothing is sure; an empty string if there is nothing to say."""
     finished = [finished_said(it.pace, units)] if it.pace is not None else []
     ways = {one.levels for one in it.noted}
     alike = ways.pop() if len(ways) == 1 and not finished else ()
@@ -23,4 +23,4 @@ def so_far_said(it: Open, hand: Hand, units: Units) -> str:
         for one in it.noted
     ]
     under = f", {levels_said(alike)}" if alike else ""
-    return f" So far{under}, {'; '.join([*finished, *noted])}." if finished or noted else ""
+    return f"So far{under}, {'; '.join([*finished, *noted])}." if finished or noted else ""

@@ -244,7 +244,7 @@ def _of_levels(
 
 
 def _of_normals(values: Floats, share: float, sd: float, other_sd: float) -> Floats:
-    """How likely values about nothing are, that come of the narrower of two normals with this share."""
+    """Density of a mixture of two zero-mean normals; `share` is the weight of the first."""
     both = ((share, sd), (1 - share, other_sd))
     return np.sum([part / wide * np.exp(-0.5 * (values / wide) ** 2) for part, wide in both], axis=0)
 

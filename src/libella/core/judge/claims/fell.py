@@ -1,4 +1,4 @@
-"""Putts that fell though they may have started outside the window."""
+"""Holed putts that may have started outside the window."""
 
 import math
 from collections.abc import Sequence
@@ -14,8 +14,8 @@ _LEAST_DEG: Final = 1e-3
 
 
 def fell_outside(batches: Sequence[Batch]) -> list[float]:
-    """For every holed putt whose start was read, the chance that it started outside its window: by more than its
-    reading leaves open, and what all readings of its block share."""
+    """The chance that each holed putt started outside its window, given the reading's noise and what all readings of
+    its block share. Putts whose start was not read are left out."""
     found: list[float] = []
     for batch in batches:
         if batch.putted is None or not batch.putted.hole or not batch.counts.get("start"):

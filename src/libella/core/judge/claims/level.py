@@ -240,7 +240,7 @@ def level_of(batches: Sequence[Batch], name: str, levels: Levels, by: Weighing) 
 
 
 def _believed(about: Quantity, readings: Sequence[Interval]) -> Prior:
-    """What is believed of a quantity before these; of a size only that single readings lie about their middle."""
+    """The prior of a quantity. A size has no prior mean: the median of its readings stands for it."""
     prior = about.prior
     assert prior is not None, about.name
     if about.sides == "more" or (about.sides == "" and about.unit in ("m", "%", "s", "deg")):

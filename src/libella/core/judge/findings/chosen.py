@@ -113,7 +113,7 @@ def _noted(claims: Sequence[Claim], case: Case) -> tuple[Claim, ...]:
 
 
 def _lies(it: Level) -> bool:
-    """It was read to lie to one side as the golfer usually does it, whether that matters or not."""
+    """Whether its interval is on one side in the golfer's usual way, however small it is."""
     about = it.quantity
     if it.levels != AS_USUAL or not it.is_sized or not it.bias.is_one_side or about.sides in ("more", ""):
         return False

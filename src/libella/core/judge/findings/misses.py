@@ -148,7 +148,7 @@ def _bad_pace(putt: Event, block: Batch) -> bool:
 
 
 def _far_short(putt: Event, block: Batch) -> bool:
-    """It stopped further short than the goal zone is long: whatever its start was, that did not get there."""
+    """Whether it stopped further short than the goal zone is long. No start would have holed it."""
     assert block.putted is not None
     roll = putt.values.get("roll_past")
     return isinstance(roll, Interval) and roll.high < -ZONE_PACES() * block.putted.past_m

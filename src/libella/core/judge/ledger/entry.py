@@ -43,8 +43,8 @@ class Event:
     """One putt, set-down, answer or look: its id, what was read of it by quantity, and as much of a whole one as it
     counts.
 
-    `implied`: what follows from what became of it and nobody read: a holed ball ran no further than its hole takes. It
-    is weighed with what was read of others, and never listed, counted or drawn.
+    `implied`: intervals that follow from its outcome and that nobody read: a holed ball ran no further than the hole
+    takes. They are weighed with the readings, and never listed, counted or drawn.
     """
 
     id: str
@@ -182,7 +182,7 @@ class Batch:
         return [value for it in self.events if isinstance(value := it.values.get(name), Interval)]
 
     def implied(self, name: str) -> list[Interval]:
-        """What follows of a quantity from what became of events of which it was not read."""
+        """Intervals of a quantity that follow from an event's outcome where nobody read the quantity itself."""
         return [it.implied[name] for it in self.events if name in it.implied]
 
     def noted(self, name: str) -> list[str]:

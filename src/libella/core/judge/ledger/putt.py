@@ -6,9 +6,13 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import Final
 
+from ...certainty.verdict import NINETY
 from ...golfer.hand import Hand
+from ...green.capture import longest_past
+from ...green.putt import Putt
 from ...instruments.aid import Aid
 from ...instruments.in_words import InWords
+from ...measure.angle import offset_m
 from ...measure.constants import FOOT_M
 from ...measure.interval import Interval
 from ...opinions.held import Opinion
@@ -228,6 +232,23 @@ def _finish(found: dict[str, Value], notes: Notes, aids: Mapping[str, Aid]) -> N
         size = Interval(-_INF, 0.0) if kind == "short" else Interval(0.0, _INF)
     if size is not None:
         found["roll_past"] = size
+
+
+def roll_of_holed(putt: Putt, start: Interval | None, noise_deg: float) -> Interval:
+    """How far past the hole a holed putt would have run, m: it reached the hole, and the hole takes nothing faster.
+
+    Parameters
+    ----------
+    start : its start error, degrees, read along a proved line, else None: off its middle the hole takes less
+    noise_deg : reading noise of the start, one standard deviation
+    """
+    longest = longest_past(putt.green_speed_ft, putt.capture)
+    if start is not None and putt.is_straight and putt.read is None:
+        off_deg = 0.0 if 0 in start else min(abs(start.low), abs(start.high))
+        beside_m = offset_m(max(0.0, off_deg - NINETY * noise_deg), putt.distance_m)
+        # The hole took it: a start that says otherwise was misread, and tells nothing of the pace.
+        longest = longest_past(putt.green_speed_ft, putt.capture, beside_m) or longest
+    return Interval(0.0, longest)
 
 
 def _ran_past(notes: Notes, aids: Mapping[str, Aid]) -> Interval | None:
