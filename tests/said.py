@@ -52,7 +52,7 @@ def further(readings, station, occasion, *, planned):
 
 def aim_found(readings, link, putt, hand, units, **more):
     more.setdefault("mix", usual_mix(putt, USUAL()))
-    it = links.aim_found(readings, link, putt, hand, **more)
+    it = links.aim_found(tuple(readings), link, putt, hand, **more)
     return Said(it, aim_words(it, units))
 
 

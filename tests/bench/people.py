@@ -6,7 +6,7 @@ import time
 import httpx2
 import numpy as np
 
-from libella.serve.front import ROOT
+from libella.api.watch.front import AUTHORITY
 from libella.store.server.cluster import Cluster
 
 from ..conftest import new_database, open_folder
@@ -22,7 +22,7 @@ def main() -> None:
         floor.start()
         try:
             token = floor.first_link().partition("#")[2]
-            trusted = ssl.create_default_context(cafile=str(folder / ROOT))
+            trusted = ssl.create_default_context(cafile=str(folder / AUTHORITY))
             with httpx2.Client(base_url=floor.address, timeout=30, verify=trusted) as client:
                 measure(client, token)
         finally:

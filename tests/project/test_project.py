@@ -310,3 +310,10 @@ def test_what_ships_is_listed_with_its_licence():
     told = {it for it in done.stdout.splitlines() if it.startswith("| ")}
     assert len(told) > 100 and "not told" not in done.stdout
     assert told <= set((ROOT / "docs" / "licences.md").read_text().splitlines())
+
+
+def test_every_bench_still_finds_what_it_measures():
+    benches = sorted(it.stem for it in (ROOT / "tests" / "bench").glob("*.py") if it.stem != "__init__")
+    named = (ROOT / "tests" / "bench" / "README.md").read_text()
+    assert [it for it in benches if f"tests.bench.{it}" not in named] == []
+    passes(sys.executable, "-c", "; ".join(f"import tests.bench.{it}" for it in benches))

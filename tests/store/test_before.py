@@ -77,7 +77,7 @@ def everything(url: str) -> dict[str, list[Any]]:
             name
             for (name,) in connection.execute("select tablename from pg_tables where schemaname = 'public' order by 1")
             if not name.startswith("procrastinate")
-            and name not in ("alembic_version", "kept_answer", "golfer_revision")
+            and name not in ("alembic_version", "kept_answer", "golfer_revision", "lesson_revision")
         ]
         return {
             name: sorted(

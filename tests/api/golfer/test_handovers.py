@@ -35,7 +35,7 @@ def lessons_of(coach, golfer):
 def counts(engine, golfer):
     """Rows of each table that name a golfer."""
     own = [it.name for it in Stored.metadata.sorted_tables if "golfer_id" in it.c]
-    worked_out = {"golfer_revision", "kept_answer", "handover"}
+    worked_out = {"golfer_revision", "lesson_revision", "kept_answer", "handover"}
     with engine.connect() as connection:
         return {
             it: connection.execute(text(f"select count(*) from {it} where golfer_id = :id"), {"id": golfer}).scalar()

@@ -197,7 +197,7 @@ def _kept(desk: Desk, id: UUID, units: InUnits) -> str:
             found.rules_changed = words.rules_changed_said(old)
         return found.model_dump_json()
 
-    return kept.of_lesson(desk, id, what, make)
+    return kept.up_to_lesson(desk, id, what, make)
 
 
 @router.put("/finding-answers/{id}")

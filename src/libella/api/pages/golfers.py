@@ -1,18 +1,19 @@
 """Golfers with their newest results, and all their lessons."""
 
 from datetime import datetime
+from functools import partial
 from typing import Final
 
 from fastapi import Query
 from pydantic import BaseModel
 
+from ...core.schools.held import Schools
 from ...lessons.change import changes
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
 from ...lessons.golfer import golfers
-from ...lessons.golfer.schools import schools_of
+from ...lessons.golfer.schools import coach_schools, schools_of
 from ...lessons.lesson import lessons
-from ...lessons.values import KeptGolfer, KeptLesson
 from ...words.change.change import retest_due_said
 from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, InUnits, Page, Search, as_kept, cursor, opened
@@ -61,30 +62,32 @@ def find(
 ) -> GolferPage:
     """Golfers by name, a page at a time, each with the newest result."""
     rows = golfers.find_golfers(desk, q, opened(after, str, UUID))
-    last = lessons.latest_lessons(desk, [it.id for it in rows])
-    items: list[GolferLine] = []
-    for row in rows:
-        lesson = last.get(row.id)
-        newest = _last(desk, lesson, row, units) if lesson else None
-        items.append(GolferLine(golfer=golfer_out(row, schools_of(desk, row)), last=newest))
+    newest = {golfer: it.id for golfer, it in lessons.latest_lessons(desk, [it.id for it in rows]).items()}
+    told = kept.up_to_lessons(desk, list(newest.values()), f"last, {units}", partial(_last, units=units))
+    last = {id: LastLesson.model_validate_json(it) for id, it in told.items()}
+    held = coach_schools(desk)
+    items = [
+        GolferLine(
+            golfer=golfer_out(it, Schools(held, it.schools)), last=last.get(newest[it.id]) if it.id in newest else None
+        )
+        for it in rows
+    ]
     more = cursor(rows[-1].name, rows[-1].id) if len(rows) == golfers.PAGE else None
     return GolferPage(items=items, next=more)
 
 
-def _last(desk: Desk, lesson: KeptLesson, who: KeptGolfer, units: InUnits) -> LastLesson:
-    def make(whole: Desk, _: int) -> str:
-        block = lessons.blocks_of(whole, [lesson.id])[-1]
-        return LastLesson(
-            started_at=lesson.started_at, block=block_line(block, who, schools_of(whole, who), units)
-        ).model_dump_json()
-
-    return LastLesson.model_validate_json(kept.of_lesson(desk, lesson.id, f"last, {units}", make))
+def _last(desk: Desk, id: UUID, _: int, units: InUnits) -> str:
+    sheet = lessons.lesson_sheet(desk, id)
+    who = golfers.golfer(desk, sheet.golfer.id)
+    line = block_line(sheet.blocks[-1], who, schools_of(desk, who), units)
+    return LastLesson(started_at=sheet.lesson.started_at, block=line).model_dump_json()
 
 
 @router.get("/golfers-seen-last")
 def seen_last(desk: AtDesk, q: Search = "") -> list[GolferOut]:
     """The golfers of the newest lessons, for whoever putts next."""
-    return [golfer_out(it, schools_of(desk, it)) for it in golfers.seen_last(desk, q)]
+    held = coach_schools(desk)
+    return [golfer_out(it, Schools(held, it.schools)) for it in golfers.seen_last(desk, q)]
 
 
 _LOOKED_AT: Final = 12
@@ -124,16 +127,20 @@ def lessons_of(
 
 
 def _lessons(desk: Desk, id: UUID, before: tuple[datetime, UUID] | None, units: InUnits) -> str:
-    who = golfers.golfer(desk, id)
-    held = schools_of(desk, who)
-    rows = lessons.lessons_of(desk, id, before)
-    items = [
-        GolferLesson(
-            lesson=LessonOut.model_validate(it),
-            found=found_in(desk, it.id, units).found,
-            blocks=[block_line(block, who, held, units) for block in blocks],
-        )
-        for it, blocks in rows
-    ]
-    more = cursor(rows[-1][0].started_at.isoformat(), rows[-1][0].id) if len(rows) == lessons.PAGE else None
+    golfers.golfer(desk, id)
+    rows = lessons.newest_lessons(desk, id, lessons.PAGE, before)
+    told = kept.up_to_lessons(desk, [it.id for it in rows], f"line, {units}", partial(_line, units=units))
+    more = cursor(rows[-1].started_at.isoformat(), rows[-1].id) if len(rows) == lessons.PAGE else None
+    items = [GolferLesson.model_validate_json(told[it.id]) for it in rows]
     return GolferLessonPage(items=items, next=more).model_dump_json()
+
+
+def _line(desk: Desk, id: UUID, _: int, units: InUnits) -> str:
+    sheet = lessons.lesson_sheet(desk, id)
+    who = golfers.golfer(desk, sheet.golfer.id)
+    held = schools_of(desk, who)
+    return GolferLesson(
+        lesson=LessonOut.model_validate(sheet.lesson),
+        found=found_in(desk, id, units).found,
+        blocks=[block_line(it, who, held, units) for it in sheet.blocks],
+    ).model_dump_json()

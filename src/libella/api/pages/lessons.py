@@ -149,7 +149,7 @@ def _open_lesson(desk: Desk, lesson: KeptLesson, golfer: KeptGolfer, units: InUn
             ],
         ).model_dump_json()
 
-    return OpenLesson.model_validate_json(kept.of_lesson(desk, lesson.id, f"today, {units}", make))
+    return OpenLesson.model_validate_json(kept.up_to_lesson(desk, lesson.id, f"today, {units}", make))
 
 
 @router.get("/lessons/{id}")

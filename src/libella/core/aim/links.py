@@ -5,7 +5,6 @@ set-downs is judged as a block of putts is: the same posterior, the same words, 
 """
 
 import math
-from collections.abc import Sequence
 from dataclasses import dataclass
 from typing import Final, Literal, get_args
 
@@ -21,6 +20,7 @@ from ..green.putt import Putt
 from ..measure.flag import Lessened, lessened
 from ..measure.interval import Interval
 from ..measure.limits import Bounds
+from ..opinions.held import remembered
 from ..set.proof import golfers_own
 
 Link = Literal["face", "mark", "to_mark"]
@@ -74,8 +74,9 @@ def by_degrees(angle_deg: float, seen_deg: float) -> Interval:
     return Interval(angle_deg - seen_deg, angle_deg + seen_deg)
 
 
+@remembered(256)
 def aim_found(
-    readings: Sequence[Interval],
+    readings: tuple[Interval, ...],
     link: Link,
     putt: Putt,
     hand: Hand,
@@ -85,7 +86,7 @@ def aim_found(
     mix: Mix,
     shared_deg: float = 0.0,
 ) -> AimFound:
-    """Judge set-downs, oldest first, degrees.
+    """Judge set-downs, oldest first, degrees. Every page of a lesson asks it, and a putt leaves it as it was.
 
     Parameters
     ----------

@@ -19,7 +19,7 @@ from ..golfer.schools import schools_of
 from ..judge.account import over_lessons
 from ..judge.bands import band_for
 from ..judge.golfers_line import golfers_lines
-from ..lesson.lessons import every_lesson_of
+from ..lesson.lessons import lessons_alone
 from .changes import Change, changes_held
 from .on_the_course import on_the_course
 
@@ -60,8 +60,8 @@ def expected(desk: Desk, golfer_id: UUID) -> Expected:
 def _expected(desk: Desk, golfer_id: UUID) -> Expected:
     who = golfer(desk, golfer_id)
     schools = schools_of(desk, who)
-    lessons = [it for it in every_lesson_of(desk, golfer_id) if it[0].hand == who.hand]
-    speed = lessons[-1][0].green_speed_ft if lessons else 10.0
+    lessons = [it for it in lessons_alone(desk, golfer_id) if it.hand == who.hand]
+    speed = lessons[-1].green_speed_ft if lessons else 10.0
     green = Green(speed, schools.settings.capture or "rim_assisted")
     made = on_the_course(desk, golfer_id).made
     line = _starts(golfers_lines(desk, golfer_id, starts_only=True).lines)

@@ -1,7 +1,7 @@
 """What this process worked out last of a golfer's data: the pages of a lesson are asked for one after the other, and
 most of them begin with the same.
 
-What is kept here is of one state of the golfer's data, by the revision that every write raises, and of one record of
+What is kept here is of one state of the golfer's data, by the mark that every write raises, and of one record of
 opinions. Nothing of it outlives the process, and it is never asked whether it is still so: another state has another
 mark.
 """
@@ -27,10 +27,10 @@ class InHand(Generic[T]):
         self._taken = Lock()
 
     def of(self, desk: Desk, mark: Mark | None, about: Hashable, make: Callable[[], T]) -> T:
-        """The answer about something of the golfer whose data have that mark; not kept where they have none."""
+        """The answer about something whose data have that mark; not kept where they have none."""
         if mark is None:
             return make()
-        key = (desk.database, desk.studio_id, mark, about, held_now().mark)
+        key = self._key(desk, mark, about)
         with self._taken:
             if key in self._kept:
                 self._kept.move_to_end(key)
@@ -42,3 +42,13 @@ class InHand(Generic[T]):
                 while len(self._kept) > self._most:
                     self._kept.popitem(last=False)
         return made
+
+    def has(self, desk: Desk, mark: Mark | None, about: Hashable) -> bool:
+        """Whether that is in hand, for whoever fetches together what is not."""
+        if mark is None:
+            return False
+        with self._taken:
+            return self._key(desk, mark, about) in self._kept
+
+    def _key(self, desk: Desk, mark: Mark, about: Hashable) -> Hashable:
+        return desk.database, desk.studio_id, mark, about, held_now().mark

@@ -1,88 +1,119 @@
 """Answers that take a while to make, kept with the data and the rules they were made from, and made anew when either
 changes. Each is made through one desk that does everything together: of one state, and a row is fetched once.
 
-The data's mark is its golfer's revision, which every write raises (store/migrations 0013); the rules' mark is what the
-program is made of.
+The data's mark is raised by every write (store/migrations 0013, 0050): an answer about a golfer has the golfer's, one
+that leans on nothing after its lesson has that lesson's; the rules' mark is what the program is made of.
 """
 
 import hashlib
-from collections.abc import Callable
+from collections.abc import Callable, Iterable, Sequence
+from dataclasses import dataclass
 from functools import cache
 from pathlib import Path
 from typing import Final
 from uuid import UUID
 
-from sqlalchemy import func, select
+from sqlalchemy import select, text
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session
 
 from ...core.opinions.held import holding
-from ...store.tables import BlockRow, GolferRevisionRow, GolferRow, KeptAnswerRow, LessonRow
+from ...store.tables import BlockRow, GolferRow, KeptAnswerRow, LessonRow
 from .desk import Desk
 from .opinions import held_for, whose
 from .problem import NotFound
 
 Make = Callable[[Desk, int], str]
-"""Makes an answer through the desk it is given, told the data's mark."""
+"""Makes an answer through the desk it is given, told the mark of what it is about: of a lesson that lesson's."""
+MakeOf = Callable[[Desk, UUID, int], str]
+"""The same of one of many lessons."""
+
+
+@dataclass(frozen=True, slots=True)
+class _About:
+    """What an answer is about, whose that is, and by which mark it holds."""
+
+    id: UUID
+    golfer_id: UUID
+    holds_by: UUID
+    told: UUID
+    """Whose mark its maker is told."""
 
 
 def of_lesson(desk: Desk, id: UUID, what: str, make: Make) -> str:
-    """The answer about a lesson; `what` names it, its units included."""
+    """The answer about a lesson that leans on everything known of its golfer; `what` names it, its units included."""
     with desk.together() as whole:
-        with whole.transaction() as session:
-            golfer_id = _whose_lesson(desk, session, id)
-            if golfer_id is None:
-                raise NotFound("lesson")
-        return _kept(whole, golfer_id, id, what, make)
+        golfer_id = _golfer_of(whole, [id]).get(id)
+        if golfer_id is None:
+            raise NotFound("lesson")
+        return _kept(whole, [_About(id, golfer_id, golfer_id, id)], what, lambda desk, _, mark: make(desk, mark))[id]
+
+
+def up_to_lesson(desk: Desk, id: UUID, what: str, make: Make) -> str:
+    """The answer about a lesson that leans on nothing written in later ones."""
+    found = up_to_lessons(desk, [id], what, lambda desk, _, mark: make(desk, mark))
+    if id not in found:
+        raise NotFound("lesson")
+    return found[id]
+
+
+def up_to_lessons(desk: Desk, ids: Sequence[UUID], what: str, make: MakeOf) -> dict[UUID, str]:
+    """The same of many lessons, asked for together; those that are not there are left out."""
+    with desk.together() as whole:
+        golfers = _golfer_of(whole, ids)
+        about = [_About(id, golfers[id], id, id) for id in ids if id in golfers]
+        return _kept(whole, about, what, make)
 
 
 def revision_of_lesson(desk: Desk, id: UUID) -> int:
-    """The mark of what is known of a lesson's golfer; 0 where there is no such lesson."""
-    with desk.transaction() as session:
-        golfer_id = _whose_lesson(desk, session, id)
-        return _revision(desk, session, golfer_id) if golfer_id else 0
+    """The mark of what is known up to a lesson; 0 where there is no such lesson."""
+    with desk.together() as whole:
+        return marks_of_lessons(whole, [id]).get(id, _NO_MARK)[1]
 
 
 Mark = tuple[int, int]
-"""Of which state what is worked out through a desk is: the golfer's revision as that desk saw it first, and as it is
-now. Where others wrote in between it is of no one state, and the two differ."""
+"""Of which state what is worked out through a desk is: the mark as that desk saw it first, and as it is now. Where
+others wrote in between it is of no one state, and the two differ."""
 
 
 def mark_of_lesson(desk: Desk, id: UUID) -> Mark | None:
-    """The mark of a lesson's golfer; None as in `mark_of_golfer`."""
-    with desk.transaction() as session:
-        golfer_id = _whose_lesson(desk, session, id)
-    return mark_of_golfer(desk, golfer_id) if golfer_id else None
+    """The mark of what is known up to a lesson; None as in `mark_of_golfer`."""
+    return marks_of_lessons(desk, [id]).get(id)
+
+
+def marks_of_lessons(desk: Desk, ids: Sequence[UUID]) -> dict[UUID, Mark]:
+    """The marks of lessons of one golfer or more, by their ids, among others."""
+    with desk.together() as whole:
+        return _marks(whole, set(_golfer_of(whole, ids).values()), ids)
 
 
 def mark_of_golfer(desk: Desk, id: UUID) -> Mark | None:
     """The mark of what is known of a golfer; None where the desk holds rows that are older than any mark it could give,
     and where nothing is known."""
-    with desk.transaction() as session:
-        if (_SEEN, id) not in session.info and session.identity_map.values():
-            return None
-        now = _revision(desk, session, id)
-        first = session.info[_SEEN, id]
-        return (first, now) if first else None
+    with desk.together() as whole:
+        return _marks(whole, {id}).get(id)
 
 
-_SEEN: Final = "revision seen"
+_SEEN: Final = "marks seen"
+_NO_MARK: Final[Mark] = (0, 0)
 
 
 def of_block(desk: Desk, id: UUID, what: str, make: Make) -> str:
-    """The answer about a block."""
+    """The answer about a block, which leans on nothing after its lesson."""
     query = (
-        select(LessonRow.golfer_id)
+        select(LessonRow.golfer_id, LessonRow.id)
         .join(BlockRow, (BlockRow.studio_id == LessonRow.studio_id) & (BlockRow.lesson_id == LessonRow.id))
         .where(BlockRow.studio_id == desk.studio_id, BlockRow.id == id)
     )
     with desk.together() as whole:
         with whole.transaction() as session:
-            golfer_id = session.scalar(query)
-            if golfer_id is None:
+            row = session.execute(query).one_or_none()
+            if row is None:
                 whole.get(session, BlockRow, id, "block")
                 return make(whole, 0)
-        return _kept(whole, golfer_id, id, what, make)
+        golfer_id, lesson_id = row
+        about = _About(id, golfer_id, lesson_id, lesson_id)
+        return _kept(whole, [about], what, lambda desk, _, mark: make(desk, mark))[id]
 
 
 def under_other_rules(desk: Desk, id: UUID, what: str, revision: int) -> str | None:
@@ -95,46 +126,103 @@ def under_other_rules(desk: Desk, id: UUID, what: str, revision: int) -> str | N
 def of_golfer(desk: Desk, id: UUID, what: str, make: Make) -> str:
     """The answer about a golfer."""
     with desk.together() as whole:
+        _marks(whole, {id})
         with whole.transaction() as session:
-            _revision(whole, session, id)
             whole.get(session, GolferRow, id, "golfer")
-        return _kept(whole, id, id, what, make)
+        return _kept(whole, [_About(id, id, id, id)], what, lambda desk, _, mark: make(desk, mark))[id]
 
 
-def _kept(desk: Desk, golfer_id: UUID, about_id: UUID, what: str, make: Make) -> str:
-    key = {"studio_id": desk.studio_id, "about_id": about_id, "what": what}
+def _kept(desk: Desk, about: Sequence[_About], what: str, make: MakeOf) -> dict[UUID, str]:
+    # Before anything is made: what is written meanwhile makes it old, never too new.
+    marks = _marks(desk, {it.golfer_id for it in about}, [it.holds_by for it in about])
+    kept = _kept_rows(desk, [it.id for it in about], what)
+    found: dict[UUID, str] = {}
+    for it in about:
+        mark, (revision, answer) = marks.get(it.holds_by), kept.get(it.id, (-1, ""))
+        if mark is None or revision != mark[1]:
+            told = marks.get(it.told, _NO_MARK)[1]
+            # Of one record of opinions, whoever asks: lists ask of many golfers.
+            with holding(held_for(desk, whose(desk, it.golfer_id))):
+                answer = make(desk, it.id, told)
+            if mark is not None:
+                _keep(desk, it, what, mark[0], answer)
+        found[it.id] = answer
+    return found
+
+
+def _kept_rows(desk: Desk, ids: Sequence[UUID], what: str) -> dict[UUID, tuple[int, str]]:
+    """What these rules made, with the mark it was made of."""
+    query = select(KeptAnswerRow.about_id, KeptAnswerRow.revision, KeptAnswerRow.answer).where(
+        KeptAnswerRow.studio_id == desk.studio_id,
+        KeptAnswerRow.about_id.in_(ids),
+        KeptAnswerRow.what == what,
+        KeptAnswerRow.rules == rules(),
+    )
     with desk.transaction() as session:
-        # Before it is made: what is written meanwhile makes it old, never too new.
-        revision = _revision(desk, session, golfer_id)
-        kept = session.get(KeptAnswerRow, (desk.studio_id, about_id, what))
-        if kept is not None and (kept.revision, kept.rules) == (revision, rules()):
-            return kept.answer
-    # Of one record of opinions, whoever asks: lists ask of many golfers.
-    with holding(held_for(desk, whose(desk, golfer_id))):
-        answer = make(desk, revision)
-    values = {"golfer_id": golfer_id, "revision": revision, "rules": rules(), "answer": answer}
+        return {id: (revision, answer) for id, revision, answer in session.execute(query)}
+
+
+def _keep(desk: Desk, it: _About, what: str, revision: int, answer: str) -> None:
+    key = {"studio_id": desk.studio_id, "about_id": it.id, "what": what}
+    values = {"golfer_id": it.golfer_id, "revision": revision, "rules": rules(), "answer": answer}
     keeping = (
         insert(KeptAnswerRow)
         .values(**key, **values)
         .on_conflict_do_update(index_elements=list(key), set_=values, where=KeptAnswerRow.revision <= revision)
     )
     desk.afterwards(lambda session: session.execute(keeping))
-    return answer
 
 
-def _whose_lesson(desk: Desk, session: Session, id: UUID) -> UUID | None:
-    """The golfer of a lesson, asked for by itself: no row of it is held before the golfer's mark is known."""
-    query = select(LessonRow.golfer_id).where(LessonRow.studio_id == desk.studio_id, LessonRow.id == id)
-    return session.scalar(query)
-
-
-def _revision(desk: Desk, session: Session, golfer_id: UUID) -> int:
-    query = select(func.max(GolferRevisionRow.revision)).where(
-        GolferRevisionRow.studio_id == desk.studio_id, GolferRevisionRow.golfer_id == golfer_id
+def _golfer_of(desk: Desk, ids: Sequence[UUID]) -> dict[UUID, UUID]:
+    """The golfers of lessons, asked for by themselves: no row of them is held before the marks are known."""
+    query = select(LessonRow.id, LessonRow.golfer_id).where(
+        LessonRow.studio_id == desk.studio_id, LessonRow.id.in_(ids)
     )
-    now = session.scalar(query) or 0
-    session.info.setdefault((_SEEN, golfer_id), now)
-    return now
+    with desk.transaction() as session:
+        return {row.id: row.golfer_id for row in session.execute(query)}
+
+
+def _marks(desk: Desk, golfers: set[UUID], of: Iterable[UUID] = ()) -> dict[UUID, Mark]:
+    """The marks of golfers, and of their lessons: of one golfer of all, of several of those asked for. Left out is
+    whoever has none, and of whom the desk may hold rows that are older."""
+    with desk.transaction() as session:
+        first: dict[UUID, int] = session.info.setdefault(_SEEN, {})
+        clean = not session.identity_map.values()
+        now = _now(session, desk, golfers, None if len(golfers) == 1 else of)
+        if clean:
+            for id, mark in now.items():
+                first.setdefault(id, mark)
+        return {id: (first[id], mark) for id, mark in now.items() if id in first}
+
+
+_EVERY: Final = """
+    select g.golfer_id, g.revision, l.id, (g.own + coalesce(
+        sum(r.revision) over (partition by g.golfer_id order by l.started_at), 0))::bigint as mark
+    from golfer_revision g
+    left join lesson l on l.studio_id = g.studio_id and l.golfer_id = g.golfer_id
+    left join lesson_revision r on r.studio_id = l.studio_id and r.lesson_id = l.id
+    where g.studio_id = :studio and g.golfer_id = any(:golfers)
+"""
+_EVERY_MARK: Final = text(_EVERY)
+_MARKS_ASKED: Final = text(f"select * from ({_EVERY}) every where every.id = any(:lessons)")
+"""Each golfer's mark with each lesson's: its own and those of the lessons up to it. Asked with every page, so told in
+words that need no building."""
+
+
+def _now(session: Session, desk: Desk, golfers: Iterable[UUID], lessons: Iterable[UUID] | None) -> dict[UUID, int]:
+    """The marks as they are now, of all lessons of the golfers or of some."""
+    asked: dict[str, object] = {"studio": desk.studio_id, "golfers": list(golfers)}
+    rows = (
+        session.execute(_EVERY_MARK, asked)
+        if lessons is None
+        else session.execute(_MARKS_ASKED, asked | {"lessons": list(lessons)})
+    )
+    found: dict[UUID, int] = {}
+    for golfer_id, revision, lesson_id, mark in rows:
+        found[golfer_id] = revision
+        if lesson_id is not None:
+            found[lesson_id] = mark
+    return found
 
 
 @cache

@@ -59,12 +59,20 @@ def held_for(desk: Desk, golfer: Whose, besides: Told | None = None) -> Held:
     return held_of(every_opinion(), [(it.opinion, it.numbers) for it in told])
 
 
+_HELD: Final = "opinions held"
+"""What was asked once in what is done together is asked no more in it: many answers lean on it."""
+
+
 def versions(desk: Desk) -> tuple[KeptOpinion, ...]:
     """Everything that was ever held here, the newest first."""
     with desk.transaction() as session:
+        kept: tuple[KeptOpinion, ...] | None = session.info.get(_HELD)
+        if kept is not None:
+            return kept
         query = select(OpinionVersionRow).where(OpinionVersionRow.studio_id == desk.studio_id)
         rows = session.scalars(query.order_by(OpinionVersionRow.kept_at.desc(), OpinionVersionRow.id.desc()))
-        return tuple(values_of(KeptOpinion, rows))
+        session.info[_HELD] = tuple(values_of(KeptOpinion, rows))
+        return session.info[_HELD]
 
 
 def whose_held(it: KeptOpinion) -> Whose:
@@ -85,6 +93,7 @@ def hold_opinion(desk: Desk, id: UUID, told: Told) -> None:
             "numbers": dict(told.numbers),
         }
         desk.keep(session, OpinionVersionRow, id, "opinion_version", values)
+        session.info.pop(_HELD, None)
 
 
 def checked(told: Told) -> Told:

@@ -210,13 +210,10 @@ def _weighed_anew(desk: Desk, session: Session, *golfers: UUID) -> None:
             delete(KeptAnswerRow).where(KeptAnswerRow.studio_id == desk.studio_id, KeptAnswerRow.golfer_id == it)
         )
         raised = insert(GolferRevisionRow).values(
-            studio_id=desk.studio_id, golfer_id=it, revision=func.nextval("revision")
+            studio_id=desk.studio_id, golfer_id=it, revision=func.nextval("revision"), own=func.nextval("revision")
         )
-        session.execute(
-            raised.on_conflict_do_update(
-                index_elements=["studio_id", "golfer_id"], set_={"revision": raised.excluded.revision}
-            )
-        )
+        now = {"revision": raised.excluded.revision, "own": GolferRevisionRow.own + raised.excluded.own}
+        session.execute(raised.on_conflict_do_update(index_elements=["studio_id", "golfer_id"], set_=now))
     session.flush()
     session.expire_all()
 

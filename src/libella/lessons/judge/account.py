@@ -71,9 +71,7 @@ class OverLessons:
     reads_off: list[float]
 
 
-def over_lessons(
-    desk: Desk, golfer: KeptGolfer, lessons: Sequence[tuple[KeptLesson, list[BlockSheet]]], expected_deg: float
-) -> OverLessons:
+def over_lessons(desk: Desk, golfer: KeptGolfer, lessons: Sequence[KeptLesson], expected_deg: float) -> OverLessons:
     """Of these lessons of a golfer's; `expected_deg`: the spread expected where none was read."""
     batches = list(every_batch(desk, golfer, lessons, expected_deg, starts_only=True))
     return OverLessons(ended(batches), reads_off(batches))

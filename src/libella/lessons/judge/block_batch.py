@@ -1,9 +1,11 @@
 """A block of putts as a batch of the ledger: what was read of it, how well, what its readings share."""
 
 import math
-from collections.abc import Mapping, Sequence
+from collections import OrderedDict
+from collections.abc import Hashable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
+from threading import Lock
 from typing import Final
 from uuid import UUID
 
@@ -22,6 +24,7 @@ from ...core.judge.ledger.putt import MISLED_IN, Reader, putt_values, roll_of_ho
 from ...core.measure.angle import angle_deg
 from ...core.measure.flag import weight_of
 from ...core.measure.interval import Interval
+from ...core.opinions.held import held_now
 from ...core.see.misled import misleads, sight_of, string_off
 from ...core.set.station import Station
 from ...core.start.stroke import UNZEROED_DEG
@@ -82,6 +85,24 @@ class _Sensed:
         return {"address": one, "impact": one, "path": one, "turned": one * math.sqrt(2)}
 
 
+@dataclass(frozen=True, slots=True)
+class _MadeOf:
+    """Everything a block's batch is made of."""
+
+    sheet: BlockSheet
+    hand: Hand
+    strokes: Mapping[UUID, Sequence[StrokeSheet]]
+    expected_deg: float
+    errors: ReadingErrors
+    eyes: Eyes
+    held: Hashable
+
+
+_MOST, _MOST_READINGS = 400, 200
+_MADE: Final[OrderedDict[UUID, tuple[_MadeOf, Batch]]] = OrderedDict()
+_MAKING: Final = Lock()
+
+
 def block_batch(
     sheet: BlockSheet,
     hand: Hand,
@@ -91,7 +112,31 @@ def block_batch(
     eyes: Eyes,
 ) -> Batch:
     """A block of putts as a batch of the ledger; `errors`: of single readings, as two readers found them by then;
-    `eyes`: where the golfer's were, by the set-up."""
+    `eyes`: where the golfer's were, by the set-up. A putt makes its own block's anew: the others are at hand."""
+    own = {it.id: strokes[it.id] for it in sheet.readings if it.id in strokes}
+    made_of = _MadeOf(sheet, hand, own, expected_deg, errors, eyes, held_now().mark)
+    with _MAKING:
+        made = _MADE.get(sheet.block.id)
+    if made is not None and made[0] == made_of:
+        return made[1]
+    batch = _batch(sheet, hand, strokes, expected_deg, errors, eyes)
+    if len(sheet.readings) <= _MOST_READINGS:
+        with _MAKING:
+            _MADE[sheet.block.id] = made_of, batch
+            _MADE.move_to_end(sheet.block.id)
+            while len(_MADE) > _MOST:
+                _MADE.popitem(last=False)
+    return batch
+
+
+def _batch(
+    sheet: BlockSheet,
+    hand: Hand,
+    strokes: Mapping[UUID, Sequence[StrokeSheet]],
+    expected_deg: float,
+    errors: ReadingErrors,
+    eyes: Eyes,
+) -> Batch:
     block, valid = sheet.block, valid_in(sheet)
     station = station_of(block)
     watched = station.rig.reads_start

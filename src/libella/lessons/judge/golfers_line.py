@@ -4,6 +4,7 @@ lines of their own unless the coach joins them."""
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
+from functools import partial
 from typing import Final
 from uuid import UUID
 
@@ -34,11 +35,11 @@ from ..desk.problem import Conflict, NotFound
 from ..golfer.changes import changes_of
 from ..golfer.golfers import usual_of
 from ..golfer.schools import schools_of
-from ..lesson.lessons import every_lesson_of, lessons_alone
+from ..lesson.lessons import lessons_alone
 from ..see.eyes import zone_of
 from ..values import KeptChange, KeptGolfer, value_of
 from .bands import band_for, bands_are_tried
-from .ledger import every_batch
+from .ledger import InLesson, by_lesson
 from .line_joins import joined
 
 _FIRST: Final = ("start", "face")
@@ -79,36 +80,36 @@ def golfers_lines(desk: Desk, golfer_id: UUID, *, starts_only: bool = False) -> 
 
 
 def _pooled(desk: Desk, golfer_id: UUID, *, starts_only: bool) -> GolfersLines:
-    every = every_lesson_of(desk, golfer_id)
+    every = lessons_alone(desk, golfer_id)
     changes = changes_of(desk, golfer_id)
     with desk.transaction() as session:
         golfer = value_of(KeptGolfer, desk.get(session, GolferRow, golfer_id, "golfer"))
     # What was putted from the other side is another stroke: its lefts are no lefts of this one.
-    lessons = [it for it in every if it[0].hand == golfer.hand]
+    lessons = [it for it in every if it.hand == golfer.hand]
     aside = len(every) - len(lessons)
     if not lessons:
         return GolfersLines((), (), changes, None, golfer.hand, aside)
-    since = lessons[0][0].started_at
+    since = lessons[0].started_at
     first_day = since.timestamp() / 86400.0
-    putt = Putt(NO_HOLE_M, USUAL_PAST_M(), lessons[-1][0].green_speed_ft)
+    putt = Putt(NO_HOLE_M, USUAL_PAST_M(), lessons[-1].green_speed_ft)
     schools = schools_of(desk, golfer)
     mix = usual_mix(putt, usual_of(golfer, schools))
     spread = band_for(desk, golfer.level, schools).spread_deg["start"]
     by = Weighing(mix, K_USUAL.value, spread)
     told: dict[LineKey, list[LineBlock]] = {}
-    batches = list(every_batch(desk, golfer, lessons, spread, starts_only=starts_only))
+    read = list(by_lesson(desk, golfer, lessons, spread, starts_only=starts_only))
+    batches = [batch for it in read for batch in it.batches]
     grows, lengths = _grow(batches, by), lengths_of(batches)
-    for batch in batches:
-        for name in batch.counts:
-            if name not in LINES or (starts_only and name != "start"):
-                continue
-            one = line_block(batch, name, by)
-            if one is not None and one.bias is not None:
-                levels = moving(batch.levels, quantity(name).movers)
-                length = length_among(batch, lengths)
-                if name == "start" and grows and length is not None:
-                    levels = joined_levels(levels, [("length", length_level(length))])
-                told.setdefault(LineKey(name, levels), []).append(one)
+    for it in read:
+        told_by = _BLOCKS_IN_HAND.of(
+            desk, it.mark, (it.lesson.id, starts_only, by), partial(_blocks, it, by, starts_only)
+        )
+        for batch, name, one in told_by:
+            levels = moving(batch.levels, quantity(name).movers)
+            length = length_among(batch, lengths)
+            if name == "start" and grows and length is not None:
+                levels = joined_levels(levels, [("length", length_level(length))])
+            told.setdefault(LineKey(name, levels), []).append(one)
     noted = [Change(it.made_at.timestamp() / 86400.0 - first_day, it.words) for it in changes]
     gathered: list[LineTold] = []
     for keys in joined(desk, golfer_id, list(told)):
@@ -124,6 +125,18 @@ def _pooled(desk: Desk, golfer_id: UUID, *, starts_only: bool) -> GolfersLines:
     shares = () if starts_only else tuple(_shares(batches))
     told_of = (*first, *(it for it in lines if it not in first))
     return GolfersLines(told_of, shares, changes, since, golfer.hand, aside, gathered)
+
+
+_BLOCKS_IN_HAND: Final = InHand[tuple[tuple[Batch, str, LineBlock], ...]](400)
+
+
+def _blocks(it: InLesson, by: Weighing, starts_only: bool) -> tuple[tuple[Batch, str, LineBlock], ...]:
+    """What one lesson tells of every line."""
+    asked = ("start",) if starts_only else LINES
+    told = (
+        (batch, name, line_block(batch, name, by)) for batch in it.batches for name in batch.counts if name in asked
+    )
+    return tuple((batch, name, one) for batch, name, one in told if one is not None and one.bias is not None)
 
 
 def _shares(batches: Sequence[Batch]) -> Iterable[ShareLine]:

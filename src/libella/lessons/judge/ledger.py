@@ -4,6 +4,7 @@ import math
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime
+from functools import partial
 from typing import Final
 from uuid import UUID
 
@@ -32,9 +33,11 @@ from ...core.stand.set_up import ENTRIES
 from ..aim.aims import AimSheet, aim_table
 from ..aim.turns import AimTurns, aim_turns
 from ..desk.desk import Desk
+from ..desk.in_hand import InHand
+from ..desk.kept import Mark, marks_of_lessons
 from ..golfer.golfers import usual_of
 from ..golfer.schools import schools_of
-from ..lesson.lessons import BlockSheet, LessonSheet, in_lesson, lessons_before
+from ..lesson.lessons import BlockSheet, LessonSheet, blocks_of, in_lesson, lessons_before
 from ..see.eyes import SetUpEyes, eye_sheet
 from ..see.first_looks import LOOK, first_looks
 from ..see.sights import SightSheet, sights_of
@@ -44,9 +47,9 @@ from ..set.second_readings import ErrorsAt
 from ..set.stations import entry_of
 from ..stand.set_ups import newest_run
 from ..start.blocks import station_of
-from ..start.strokes import strokes_by_putt, strokes_of, strokes_of_all
+from ..start.strokes import StrokeSheet, strokes_by_putt, strokes_of, strokes_of_all
 from ..values import KeptGolfer, KeptLesson
-from .bands import band_for
+from .bands import band_for, bands_are_tried
 from .block_batch import Eyes, block_batch, day_of, event_of, valid_in
 
 _ELECTRONICS: Final = frozenset(("stroke_sensor", "start_reader", "camera"))
@@ -141,27 +144,76 @@ def others_of(
 
 
 def every_batch(
+    desk: Desk, golfer: KeptGolfer, lessons: Sequence[KeptLesson], expected_deg: float, *, starts_only: bool = False
+) -> Iterable[Batch]:
+    """The same, all of them together."""
+    for it in by_lesson(desk, golfer, lessons, expected_deg, starts_only=starts_only):
+        yield from it.batches
+
+
+_MOST_EVENTS: Final = 200
+_IN_HAND: Final = InHand[tuple[Batch, ...]](400, lambda it: sum(len(one.events) for one in it) <= _MOST_EVENTS)
+
+
+@dataclass(frozen=True, slots=True)
+class InLesson:
+    """What was read in one lesson, and the mark of the data it is of."""
+
+    lesson: KeptLesson
+    mark: Mark | None
+    batches: tuple[Batch, ...]
+
+
+def by_lesson(
     desk: Desk,
     golfer: KeptGolfer,
-    lessons: Sequence[tuple[KeptLesson, list[BlockSheet]]],
+    lessons: Sequence[KeptLesson],
     expected_deg: float,
     *,
     starts_only: bool = False,
+) -> Iterable[InLesson]:
+    """Everything that was read of a golfer, lesson by lesson; `starts_only`: of putts alone, without what sensors told.
+
+    A putt leaves what was read in the lessons before it as it was: those are in hand, and only the others are fetched.
+    """
+    marks = {} if bands_are_tried() else marks_of_lessons(desk, [it.id for it in lessons])
+    how = (expected_deg, starts_only)
+    missing = [it.id for it in lessons if not _IN_HAND.has(desk, marks.get(it.id), (it.id, *how))]
+    sheets: dict[UUID, list[BlockSheet]] = {}
+    for sheet in blocks_of(desk, missing) if missing else ():
+        sheets.setdefault(sheet.block.lesson_id, []).append(sheet)
+    strokes = strokes_of_all(desk, missing) if missing and not starts_only else {}
+
+    def read(lesson: KeptLesson) -> tuple[Batch, ...]:
+        blocks = sheets.get(lesson.id)
+        whole = LessonSheet(
+            lesson, in_lesson(golfer, lesson), blocks_of(desk, [lesson.id]) if blocks is None else blocks
+        )
+        told = None if starts_only else strokes_by_putt(strokes.get(lesson.id, ()))
+        return tuple(_batches_of(desk, golfer, whole, expected_deg, told))
+
+    for lesson in lessons:
+        mark = marks.get(lesson.id)
+        yield InLesson(lesson, mark, _IN_HAND.of(desk, mark, (lesson.id, *how), partial(read, lesson)))
+
+
+def _batches_of(
+    desk: Desk,
+    golfer: KeptGolfer,
+    whole: LessonSheet,
+    expected_deg: float,
+    strokes: Mapping[UUID, Sequence[StrokeSheet]] | None,
 ) -> Iterable[Batch]:
-    """Everything that was read of a golfer over lessons; `starts_only`: of putts alone, without what sensors told."""
-    errors = ErrorsAt.of(desk)
-    strokes = {} if starts_only else strokes_of_all(desk, [lesson.id for lesson, _ in lessons])
-    for lesson, sheets in lessons:
-        told = strokes_by_putt(strokes.get(lesson.id, ()))
-        others: list[Batch] = []
-        if not starts_only:
-            whole = LessonSheet(lesson, in_lesson(golfer, lesson), sheets)
-            others = list(others_of(desk, whole, aim_table(desk, lesson.id).sheets, sights_of(desk, lesson.id)))
-        eyes = _eyes_in(others, golfer)
-        for it in sheets:
-            if valid_in(it):
-                yield block_batch(it, lesson.hand, told, expected_deg, errors.at(it.block.started_at), eyes)
-        yield from others
+    """What was read in one lesson; of putts alone where no `strokes` are given."""
+    lesson, errors, others = whole.lesson, ErrorsAt.of(desk), list[Batch]()
+    if strokes is not None:
+        others = list(others_of(desk, whole, aim_table(desk, lesson.id).sheets, sights_of(desk, lesson.id)))
+    eyes = _eyes_in(others, golfer)
+    for it in whole.blocks:
+        if valid_in(it):
+            at = errors.at(it.block.started_at)
+            yield block_batch(it, lesson.hand, strokes or {}, expected_deg, at, eyes)
+    yield from others
 
 
 def _eyes_in(others: Sequence[Batch], golfer: KeptGolfer) -> Eyes:

@@ -115,7 +115,7 @@ def _read(desk: Desk, id: UUID) -> Iterator[int]:
     for laid in _laid(desk, id):
         entry_of(laid).station()
     lessons = every_lesson_of(desk, id)
-    over_lessons(desk, who, lessons, band_for(desk, who.level, schools).spread_deg["start"])
+    over_lessons(desk, who, [it for it, _ in lessons], band_for(desk, who.level, schools).spread_deg["start"])
     more = _with_more(desk, id)
     for lesson, blocks in lessons:
         complaint_of(lesson.complaint)

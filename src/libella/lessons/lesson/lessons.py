@@ -197,22 +197,15 @@ def newest_lessons(
         return values_of(KeptLesson, session.scalars(query))
 
 
-def lessons_of(
-    desk: Desk, golfer_id: UUID, before: tuple[datetime, UUID] | None = None
-) -> Sequence[tuple[KeptLesson, list[BlockSheet]]]:
-    """A page of a golfer's lessons with their blocks, newest first; voided ones are left out."""
-    return _with_blocks(desk, newest_lessons(desk, golfer_id, PAGE, before))
-
-
 def every_lesson_of(desk: Desk, golfer_id: UUID) -> list[tuple[KeptLesson, list[BlockSheet]]]:
     """All of a golfer's lessons with their blocks, oldest first; voided ones are left out."""
     return _with_blocks(desk, lessons_alone(desk, golfer_id))
 
 
-def lessons_before(desk: Desk, lesson: KeptLesson) -> list[tuple[KeptLesson, list[BlockSheet]]]:
-    """The lessons of the same golfer before one, from the same side of the ball, with their blocks, oldest first."""
+def lessons_before(desk: Desk, lesson: KeptLesson) -> list[KeptLesson]:
+    """The lessons of the same golfer before one, from the same side of the ball, oldest first."""
     same = [it for it in lessons_alone(desk, lesson.golfer_id) if it.hand == lesson.hand]
-    return _with_blocks(desk, [it for it in same if it.started_at < lesson.started_at])
+    return [it for it in same if it.started_at < lesson.started_at]
 
 
 def lessons_alone(desk: Desk, golfer_id: UUID) -> list[KeptLesson]:

@@ -129,7 +129,8 @@ def _columns(connection: Connection) -> list[tuple[str, str, str | None]]:
     rows = connection.execute(
         text(
             "select table_name, column_name, column_default from information_schema.columns "
-            "where table_schema = 'public' and table_name not in ('alembic_version', 'kept_answer', 'golfer_revision')"
+            "where table_schema = 'public' and table_name not in "
+            "('alembic_version', 'kept_answer', 'golfer_revision', 'lesson_revision')"
         )
     )
     return [(table, column, default) for table, column, default in rows]

@@ -4,7 +4,14 @@ from .aim import AimSeriesRow, SetDownRow
 from .base import Flagged, Stored, Voidable
 from .change import DrillRow, DrillRunRow, PracticePlanRow
 from .golfer import GolferRow, GolfRoundRow, LineJoinRow, NotedChangeRow
-from .judge import BandVersionRow, FindingAnswerRow, GolferRevisionRow, KeptAnswerRow, OpinionVersionRow
+from .judge import (
+    BandVersionRow,
+    FindingAnswerRow,
+    GolferRevisionRow,
+    KeptAnswerRow,
+    LessonRevisionRow,
+    OpinionVersionRow,
+)
 from .keep import (
     ArchivePartRow,
     ArchiveWorkRow,
@@ -64,6 +71,7 @@ __all__ = [
     "HandoverRow",
     "KeptAnswerRow",
     "LaidColumns",
+    "LessonRevisionRow",
     "LessonRow",
     "LineJoinRow",
     "NotedChangeRow",

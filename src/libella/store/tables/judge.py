@@ -19,16 +19,32 @@ from .base import Stored, Voidable, in_words
 
 
 class GolferRevisionRow(Stored):
-    """Raised by triggers with every write that changes what is told of a golfer."""
+    """Raised by triggers with every write that changes what is told of a golfer; `own` by those that stand in no
+    lesson, or move one among the others."""
 
     __tablename__ = "golfer_revision"
 
     studio_id: Mapped[UUID] = mapped_column(primary_key=True)
     golfer_id: Mapped[UUID] = mapped_column(primary_key=True)
     revision: Mapped[int] = mapped_column(BigInteger)
+    own: Mapped[int] = mapped_column(BigInteger, server_default="0")
 
     __table_args__ = (
         ForeignKeyConstraint(["studio_id", "golfer_id"], ["golfer.studio_id", "golfer.id"], ondelete="CASCADE"),
+    )
+
+
+class LessonRevisionRow(Stored):
+    """Raised by triggers with every write into a lesson."""
+
+    __tablename__ = "lesson_revision"
+
+    studio_id: Mapped[UUID] = mapped_column(primary_key=True)
+    lesson_id: Mapped[UUID] = mapped_column(primary_key=True)
+    revision: Mapped[int] = mapped_column(BigInteger)
+
+    __table_args__ = (
+        ForeignKeyConstraint(["studio_id", "lesson_id"], ["lesson.studio_id", "lesson.id"], ondelete="CASCADE"),
     )
 
 

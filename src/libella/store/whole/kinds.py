@@ -19,6 +19,7 @@ from ..tables import Stored
 
 LEFT_OUT: Final[Mapping[str, str]] = {
     "golfer_revision": "a mark of what changed, raised anew where it is read in",
+    "lesson_revision": "the same of a lesson",
     "kept_answer": "an answer that is worked out anew from the rows",
     "file_work": "how far the work on a file of putts is",
     "archive_work": "how far the work on an archive is",

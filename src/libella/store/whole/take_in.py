@@ -162,9 +162,11 @@ class TakeIn:
             return ()
         found = self._session.execute(
             text(
-                "insert into golfer_revision (studio_id, golfer_id, revision) "
-                "select :id, it.id, nextval('revision') from in_golfer it order by 2 "
-                "on conflict (studio_id, golfer_id) do update set revision = excluded.revision returning golfer_id"
+                "insert into golfer_revision (studio_id, golfer_id, revision, own) "
+                "select :id, it.id, nextval('revision'), nextval('revision') * (1 + (select count(*) from lesson l "
+                "where l.studio_id = :id and l.golfer_id = it.id)) from in_golfer it order by 2 "
+                "on conflict (studio_id, golfer_id) do update set revision = excluded.revision, "
+                "own = golfer_revision.own + excluded.own returning golfer_id"
             ),
             self._studio,
         )

@@ -24,14 +24,14 @@ def _found(hand: Hand) -> tuple[AimFound, ...]:
     told: list[AimFound] = []
     for link, middle, n, proved in product(get_args(Link), (-2.0, 0.0, 0.4, 2.0), (0, 3, 7), (True, False)):
         reads = [by_degrees(float(at), 0.3) for at in np.linspace(middle - 0.4, middle + 0.4, n)] if n else []
-        told.append(aim_found(reads, link, PUTTS[0], hand, planned=7, proved=proved, mix=BY.mix))
+        told.append(aim_found(tuple(reads), link, PUTTS[0], hand, planned=7, proved=proved, mix=BY.mix))
     for link, side, n in product(get_args(Link), (-1, 1), (3, 7)):
         reads = [Interval(0.5, math.inf) if side > 0 else Interval(-math.inf, -0.5)] * n
-        told.append(aim_found(reads, link, PUTTS[0], hand, planned=7, proved=True, mix=BY.mix))
+        told.append(aim_found(tuple(reads), link, PUTTS[0], hand, planned=7, proved=True, mix=BY.mix))
     far, zone = Interval(0.5, math.inf), Interval(-0.8, 0.8)
     for reads in ([Interval(-math.inf, -0.5)] * 4 + [far] * 4, [zone] * 8, [replace(zone, said=True)] * 8):
         for some in (reads[2:6], reads):
-            told.append(aim_found(some, "face", PUTTS[0], hand, planned=7, proved=True, mix=BY.mix))
+            told.append(aim_found(tuple(some), "face", PUTTS[0], hand, planned=7, proved=True, mix=BY.mix))
     return tuple(told)
 
 

@@ -180,8 +180,13 @@ def _wide(low: float, high: float, unit: str) -> Prior:
 
 def names() -> tuple[str, ...]:
     """Every quantity there is: what a test over the registry asks each consumer for."""
+    return _names(tuple(instruments()))
+
+
+@cache
+def _names(kinds: tuple[str, ...]) -> tuple[str, ...]:
     notes = [it for it in NOTES if it not in NOTES_OF_LINKS and it not in ("read",)]
-    aids = [PREFIX + kind for kind in instruments() if _is_noted(kind)]
+    aids = [PREFIX + kind for kind in kinds if _is_noted(kind)]
     measures = [it for it in MEASURES if it not in _TOLD and it not in notes]
     return (*(it.name for it in _KNOWN), *notes, "read", *aids, *measures, *ENTRIES)
 
