@@ -76,9 +76,7 @@ def drawn(hand: Hand = "right") -> PlaceDrawn:
 @router.get("/lessons/{id}/map")
 def of_lesson(desk: AtDesk, id: UUID, units: InUnits = "metric") -> MapOut:
     """The map of a lesson, with what to try next."""
-    return as_kept(
-        kept.up_to_lesson(desk, id, f"map, {units}", lambda whole, _: _map(whole, id, units).model_dump_json())
-    )
+    return as_kept(kept.of_lesson(desk, id, f"map, {units}", lambda whole, _: _map(whole, id, units).model_dump_json()))
 
 
 def _map(desk: Desk, id: UUID, units: InUnits) -> MapOut:

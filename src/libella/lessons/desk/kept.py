@@ -13,11 +13,12 @@ from pathlib import Path
 from typing import Final
 from uuid import UUID
 
-from sqlalchemy import select, text
+from sqlalchemy import select
 from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session
 
 from ...core.opinions.held import holding
+from ...store.marks import EVERY_MARK, MARKS_ASKED
 from ...store.tables import BlockRow, GolferRow, KeptAnswerRow, LessonRow
 from .desk import Desk
 from .opinions import held_for, whose
@@ -195,27 +196,13 @@ def _marks(desk: Desk, golfers: set[UUID], of: Iterable[UUID] = ()) -> dict[UUID
         return {id: (first[id], mark) for id, mark in now.items() if id in first}
 
 
-_EVERY: Final = """
-    select g.golfer_id, g.revision, l.id, (g.own + coalesce(
-        sum(r.revision) over (partition by g.golfer_id order by l.started_at), 0))::bigint as mark
-    from golfer_revision g
-    left join lesson l on l.studio_id = g.studio_id and l.golfer_id = g.golfer_id
-    left join lesson_revision r on r.studio_id = l.studio_id and r.lesson_id = l.id
-    where g.studio_id = :studio and g.golfer_id = any(:golfers)
-"""
-_EVERY_MARK: Final = text(_EVERY)
-_MARKS_ASKED: Final = text(f"select * from ({_EVERY}) every where every.id = any(:lessons)")
-"""Each golfer's mark with each lesson's: its own and those of the lessons up to it. Asked with every page, so told in
-words that need no building."""
-
-
 def _now(session: Session, desk: Desk, golfers: Iterable[UUID], lessons: Iterable[UUID] | None) -> dict[UUID, int]:
     """The marks as they are now, of all lessons of the golfers or of some."""
     asked: dict[str, object] = {"studio": desk.studio_id, "golfers": list(golfers)}
     rows = (
-        session.execute(_EVERY_MARK, asked)
+        session.execute(EVERY_MARK, asked)
         if lessons is None
-        else session.execute(_MARKS_ASKED, asked | {"lessons": list(lessons)})
+        else session.execute(MARKS_ASKED, asked | {"lessons": list(lessons)})
     )
     found: dict[UUID, int] = {}
     for golfer_id, revision, lesson_id, mark in rows:
