@@ -222,15 +222,14 @@ def _of_levels(
     small = float((np.abs(shift) < near).mean())
     proved = all(it.proved for it in levels) or apart_by == 0.0
     call = weigh(right, left, small, clear=clear, can_be_clear=proved)
-    shifted = _estimate(shift, np.ones(_DRAWN))
+    shifted = estimate_of(shift, np.ones(_DRAWN))
     if sigma_a is None or sigma_b is None:
         return Difference(about, *levels, shifted, call)
     # Both spreads were drawn with a prior each; together they are believed to be alike.
     log = np.log(sigma_b / sigma_a)
     prior_sd = 0.9 if about.prior is None else about.prior.spread_log_sd
-    alike = _of_normals(log, _ALIKE, _ALIKE_SD, _OTHER_SD)
-    weight: Floats = alike * np.exp(0.25 * (log / prior_sd) ** 2)
-    ratio = _estimate(np.exp(log), weight)
+    weight: Floats = alike(log) * np.exp(0.25 * (log / prior_sd) ** 2)
+    ratio = estimate_of(np.exp(log), weight)
     if about.sides != "line":
         return Difference(about, *levels, shifted, call, ratio)
     calm = 100 * (_alone(by.mix, sigma_b) - _alone(by.mix, sigma_a))
@@ -238,9 +237,19 @@ def _of_levels(
     inside = None
     if about.name == "start":
         gain = 100 * (share_within(by.mix, mu_b, sigma_b) - share_within(by.mix, mu_a, sigma_a))
-        same = _of_normals(shift, _SAME, _SAME_DEG, _APART_DEG) * weight
-        inside = _estimate(gain, same), gained(gain, MATTERS()["difference"], same, clear=clear)
+        both = same(shift) * weight
+        inside = estimate_of(gain, both), gained(gain, MATTERS()["difference"], both, clear=clear)
     return Difference(about, *levels, shifted, call, ratio, steadier, inside)
+
+
+def alike(log: Floats) -> Floats:
+    """Density before data of the logarithm by which two spreads of one golfer differ."""
+    return _of_normals(log, _ALIKE, _ALIKE_SD, _OTHER_SD)
+
+
+def same(shift: Floats) -> Floats:
+    """Density before data of how far two ways lie apart, degrees, where line and spread are asked for together."""
+    return _of_normals(shift, _SAME, _SAME_DEG, _APART_DEG)
 
 
 def _of_normals(values: Floats, share: float, sd: float, other_sd: float) -> Floats:
@@ -317,7 +326,7 @@ def limits_of(about: Quantity, spread: float, by: Weighing) -> tuple[float, floa
     return 0.5 * spread, 0.5 * spread
 
 
-def _estimate(values: Floats, weight: Floats) -> Estimate:
+def estimate_of(values: Floats, weight: Floats) -> Estimate:
     order: NDArray[np.intp] = np.argsort(values)
     mass: Floats = np.cumsum(weight[order])
     sorted_: Floats = values[order]
