@@ -21,12 +21,41 @@ A_CELL = 400
 ASKED = {"works": "first ≥ 70, kept ≥ 80", "does nothing": "first ≤ 15, kept ≤ 5"}
 
 
-def _retest(rng: np.random.Generator, each: int, before: float, after: float, id: str):
-    ways = [
-        batch("start", list(rng.normal(at, 1.0, each)), levels, id=f"{id}{n}", comparison=id, turn=n, planned=each)
-        for n, (at, levels) in enumerate(((before, ()), (after, (("cue", "spot"),))))
+WAYS = {
+    "does nothing": ((0.0, 1.0), (0.0, 1.0)),
+    "does nothing to a bias": ((1.0, 1.0), (1.0, 1.0)),
+    "takes 0.8° away": ((0.8, 0.9), (0.0, 0.9)),
+    "steadies": ((0.0, 1.2), (0.0, 0.7)),
+}
+"""Where the starts lie and how they scatter, degrees, as usual and changed."""
+
+
+def _retest(rng: np.random.Generator, each: int, ways, id: str, question: str = "line"):
+    told = [
+        batch("start", list(rng.normal(*way, each)), levels, id=f"{id}{n}", comparison=id, turn=n, planned=each)
+        for n, (way, levels) in enumerate(zip(ways, ((), (("cue", "spot"),)), strict=True))
     ]
-    return retest_of(compared(ledger(*ways), id, "start", "line", BY, final=True), BY.mix)
+    return retest_of(compared(ledger(*told), id, "start", question, BY, final=True), BY.mix)
+
+
+def standings(ways, question: str, golfers: int, each: int = 15, seed: int = 5) -> dict[str, int]:
+    """Of so many golfers, where the change stands after one retest and after two."""
+    rng, found = np.random.default_rng(seed), dict[str, int]()
+    for _ in range(golfers):
+        one, two = (_retest(rng, each, ways, it, question) for it in ("one", "two"))
+        assert one is not None and two is not None
+        for name in (f"first {standing_of([one]).standing}", standing_of([one, two]).standing):
+            found[name] = found.get(name, 0) + 1
+    return found
+
+
+def questions() -> None:
+    for question in ("line", "spread", "window"):
+        for name, ways in WAYS.items():
+            found = standings(ways, question, A_CELL)
+            told = ", ".join(f"{it} {100 * n / A_CELL:.0f}" for it, n in sorted(found.items()))
+            print(f"asked of the {question}, {name}: {told}")
+    print("(asked: of what does nothing kept ≤ 5, better ≤ 12, worse ≤ 5; 0.8° kept ≥ 80)")
 
 
 def goals() -> None:
@@ -74,15 +103,10 @@ def main() -> None:
     print(f"of a hundred, {A_CELL} golfers a cell, starts scattering by 1°")
     for each in (8, 10, 12, 15):
         for name, after in (("works", 0.0), ("does nothing", 1.0)):
-            rng = np.random.default_rng(each)
-            first = kept = 0
-            for _ in range(A_CELL):
-                one, two = (_retest(rng, each, 1.0, after, it) for it in ("one", "two"))
-                assert one is not None and two is not None
-                first += standing_of([one]).standing == "better_so_far"
-                kept += standing_of([one, two]).standing == "kept"
-            found = f"first {100 * first / A_CELL:.0f}, kept {100 * kept / A_CELL:.0f}"
-            print(f"{each} putts each way, {name}: {found} (asked {ASKED[name]})")
+            told = standings(((1.0, 1.0), (after, 1.0)), "line", A_CELL, each, seed=each)
+            first, kept = (100 * told.get(it, 0) / A_CELL for it in ("first better_so_far", "kept"))
+            print(f"{each} putts each way, {name}: first {first:.0f}, kept {kept:.0f} (asked {ASKED[name]})")
+    questions()
     goals()
     retention()
     planner()

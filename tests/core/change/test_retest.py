@@ -5,6 +5,7 @@ import pytest
 
 from libella.core.change.retest import EACH, Retest, retest_of, standing_of
 from libella.core.judge.claims.reads import compared
+from tests.bench.change import WAYS, standings
 from tests.core.judge.samples import BY, batch, ledger
 
 
@@ -74,3 +75,16 @@ def test_what_is_noted_is_better_the_oftener_it_is_as_wanted(question, good, bad
     assert once is not None and once.gain.value > 0 and standing_of([once]).standing == "better_so_far"
     turned = compared(ledger(*reversed(ways)), "it", "start", question, BY, final=True)
     assert turned is not None
+
+
+@pytest.mark.parametrize("question", ["line", "spread", "window"])
+def test_of_changes_that_do_nothing_few_are_kept_or_told_worse(question):
+    # A tenth of the bench: 5 in a hundred are asked, and 40 draw up to 5 of them.
+    found = standings(WAYS["does nothing to a bias"], question, 40)
+    assert found.get("kept", 0) <= 5
+    assert found.get("worse", 0) <= 5 and found.get("first worse", 0) <= 5
+
+
+def test_of_changes_that_take_a_bias_away_most_are_kept():
+    found = standings(WAYS["takes 0.8° away"], "line", 40)
+    assert found["kept"] >= 28 and found.get("worse", 0) == 0
