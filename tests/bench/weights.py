@@ -68,6 +68,16 @@ def paired(rng: np.random.Generator) -> Truth:
     return replace(drawn(rng, sparse=True), aim=aim, delivery=-back * aim, mark=mark, path=-4 * back * mark)
 
 
+def moved(rng: np.random.Generator, *, by: float) -> Truth:
+    """A golfer of a group whose links lie so many deviations off on the whole, each to its side."""
+
+    def off(sd: float, side: int = 1) -> float:
+        return float(rng.normal(side * by * sd, sd))
+
+    told = drawn(rng, sparse=False)
+    return replace(told, mark=off(1.3), beta=off(2.0), aim=off(1.3, -1), delivery=off(1.3), path=off(4.0, -1))
+
+
 def mixed(rng: np.random.Generator) -> Truth:
     """A golfer of whom every third putt scatters two or three times as wide, and nobody notes why."""
     return replace(drawn(rng, sparse=True), moving=0.33, loose=float(rng.uniform(2, 3)))
@@ -174,7 +184,9 @@ def main() -> None:
     links("each link off now and then", partial(drawn, sparse=True), golfers, "86 to 94")
     links("every link off", partial(drawn, sparse=False), golfers, "86 to 94")
     links("uniform", uniform, golfers, "80 at least")
-    links("in pairs", paired, golfers, "80 at least")
+    for by in (1.0, 1.5):
+        links(f"means moved by {by:g}", partial(moved, by=by), golfers, "84 at least")
+    links("in pairs", paired, golfers, "84 at least")
     links("mixed", mixed, golfers, "80 at least")
 
 

@@ -19,7 +19,7 @@ from libella.lessons.judge.comparisons import comparisons_of
 from libella.lessons.judge.findings import judge_whole
 from libella.lessons.keep.cards import cards_of
 from libella.lessons.keep.quick_checks import checks_of
-from libella.lessons.lesson.lessons import LessonEntry, keep_lesson, lessons_of
+from libella.lessons.lesson.lessons import LessonEntry, every_lesson_of, keep_lesson
 from libella.lessons.see.maps import map_sheet
 from libella.lessons.see.sights import sights_of
 from libella.lessons.stand.set_ups import stand_sheet
@@ -41,7 +41,7 @@ def demo(cluster):
 def taught(demo: Desk, name: str):
     """A golfer's lessons, newest first, beside the days before today they were given on."""
     [golfer] = find_golfers(demo, name)
-    return golfer, list(zip(sorted(TRUTH[name].lessons), lessons_of(demo, golfer.id), strict=True))
+    return golfer, list(zip(sorted(TRUTH[name].lessons), reversed(every_lesson_of(demo, golfer.id)), strict=True))
 
 
 def test_verdicts_hold_the_truth_about_nine_times_in_ten(demo):
@@ -140,7 +140,7 @@ def test_greta_is_steadier_on_a_wide_base_and_wim_grows_with_distance(demo):
 def test_everything_in_it_is_marked_as_invented(demo):
     golfers = find_golfers(demo)
     assert {it.name for it in golfers} == set(TRUTH) and all(it.invented for it in golfers)
-    assert all(lesson.invented for it in golfers for lesson, _ in lessons_of(demo, it.id))
+    assert all(lesson.invented for it in golfers for lesson, _ in every_lesson_of(demo, it.id))
 
 
 def test_what_a_demo_golfer_is_asked_is_the_same_in_every_demo(cluster):
