@@ -32,9 +32,11 @@ async def hold_opinions(request: Request) -> None:
 
 
 def _held(desk: Desk, named: list[tuple[str, UUID]]) -> Held:
-    if not any_held(desk):
-        return Held({})
-    return held_for(desk, golfer_behind(desk, named) or EVERYBODY)
+    # Asked before every answer: in one go.
+    with desk.together() as whole:
+        if not any_held(whole):
+            return Held({})
+        return held_for(whole, golfer_behind(whole, named) or EVERYBODY)
 
 
 async def _told(request: Request) -> Mapping[str, Any]:
