@@ -28,7 +28,7 @@ def forgotten(engine) -> None:
     """As if this process had begun just now, with nothing kept."""
     for one in gc.get_objects():
         if isinstance(one, InHand):
-            one._kept.clear()
+            one.clear()
     block_batch._MADE.clear()
     with engine.begin() as connection:
         connection.execute(text("delete from kept_answer"))

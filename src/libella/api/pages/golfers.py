@@ -7,12 +7,11 @@ from typing import Final
 from fastapi import Query
 from pydantic import BaseModel
 
-from ...core.schools.held import Schools
 from ...lessons.change import changes
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
 from ...lessons.golfer import golfers
-from ...lessons.golfer.schools import coach_schools, schools_of
+from ...lessons.golfer.schools import schools_of, schools_of_each
 from ...lessons.lesson import lessons
 from ...words.change.change import retest_due_said
 from ..base.router import Router
@@ -64,13 +63,10 @@ def find(
     rows = golfers.find_golfers(desk, q, opened(after, str, UUID))
     newest = {golfer: it.id for golfer, it in lessons.latest_lessons(desk, [it.id for it in rows]).items()}
     told = kept.up_to_lessons(desk, list(newest.values()), f"last, {units}", partial(_last, units=units))
-    last = {id: LastLesson.model_validate_json(it) for id, it in told.items()}
-    held = coach_schools(desk)
+    last = {golfer: LastLesson.model_validate_json(told[id]) for golfer, id in newest.items() if id in told}
     items = [
-        GolferLine(
-            golfer=golfer_out(it, Schools(held, it.schools)), last=last.get(newest[it.id]) if it.id in newest else None
-        )
-        for it in rows
+        GolferLine(golfer=golfer_out(it, held), last=last.get(it.id))
+        for it, held in zip(rows, schools_of_each(desk, rows), strict=True)
     ]
     more = cursor(rows[-1].name, rows[-1].id) if len(rows) == golfers.PAGE else None
     return GolferPage(items=items, next=more)
@@ -86,8 +82,8 @@ def _last(desk: Desk, id: UUID, _: int, units: InUnits) -> str:
 @router.get("/golfers-seen-last")
 def seen_last(desk: AtDesk, q: Search = "") -> list[GolferOut]:
     """The golfers of the newest lessons, for whoever putts next."""
-    held = coach_schools(desk)
-    return [golfer_out(it, Schools(held, it.schools)) for it in golfers.seen_last(desk, q)]
+    rows = golfers.seen_last(desk, q)
+    return [golfer_out(it, held) for it, held in zip(rows, schools_of_each(desk, rows), strict=True)]
 
 
 _LOOKED_AT: Final = 12

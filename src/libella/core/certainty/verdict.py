@@ -42,7 +42,7 @@ def clear_among(candidates: int) -> float:
 
 
 def likely_among(candidates: int) -> float:
-    """The probability from which one of several is likely, likewise."""
+    """The probability from which one of several is likely, by the same rule."""
     return _among(LIKELY(), candidates)
 
 

@@ -8,14 +8,13 @@ from uuid import UUID
 
 import uuid6
 from sqlalchemy import CursorResult, Table, delete, func, literal_column, select, update
-from sqlalchemy.dialects.postgresql import insert
 from sqlalchemy.orm import Session
 
 from ...core.measure.limits import OutOfLimits
+from ...store.marks import raise_marks
 from ...store.tables import (
     AccountRow,
     BlockRow,
-    GolferRevisionRow,
     GolferRow,
     HandoverRow,
     KeptAnswerRow,
@@ -209,12 +208,8 @@ def _weighed_anew(desk: Desk, session: Session, *golfers: UUID) -> None:
         session.execute(
             delete(KeptAnswerRow).where(KeptAnswerRow.studio_id == desk.studio_id, KeptAnswerRow.golfer_id == it)
         )
-        raised = insert(GolferRevisionRow).values(
-            studio_id=desk.studio_id, golfer_id=it, revision=func.nextval("revision"), own=func.nextval("revision")
-        )
-        now = {"revision": raised.excluded.revision, "own": GolferRevisionRow.own + raised.excluded.own}
-        session.execute(raised.on_conflict_do_update(index_elements=["studio_id", "golfer_id"], set_=now))
     session.flush()
+    raise_marks(session, desk.studio_id, golfers)
     session.expire_all()
 
 

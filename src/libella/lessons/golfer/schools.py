@@ -1,6 +1,6 @@
 """The schools that coach and golfer hold to."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from uuid import UUID
 
 from ...core.schools.held import Schools, checked_school
@@ -17,7 +17,13 @@ def coach_schools(desk: Desk) -> Mapping[str, str]:
 
 def schools_of(desk: Desk, golfer: KeptGolfer | None = None) -> Schools:
     """The schools held of a golfer; None: by the coach alone."""
-    return Schools(coach_schools(desk), dict(golfer.schools) if golfer else {})
+    return schools_of_each(desk, [golfer])[0]
+
+
+def schools_of_each(desk: Desk, golfers: Sequence[KeptGolfer | None]) -> list[Schools]:
+    """The same of many golfers, one by one."""
+    coach = coach_schools(desk)
+    return [Schools(coach, dict(it.schools) if it else {}) for it in golfers]
 
 
 def declare(desk: Desk, disagreement: str, school: str, golfer_id: UUID | None = None) -> None:

@@ -1,11 +1,9 @@
 """A block of putts as a batch of the ledger: what was read of it, how well, what its readings share."""
 
 import math
-from collections import OrderedDict
 from collections.abc import Hashable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
-from threading import Lock
 from typing import Final
 from uuid import UUID
 
@@ -28,6 +26,7 @@ from ...core.opinions.held import held_now
 from ...core.see.misled import misleads, sight_of, string_off
 from ...core.set.station import Station
 from ...core.start.stroke import UNZEROED_DEG
+from ..desk.in_hand import Latest
 from ..lesson.lessons import BlockSheet
 from ..set.second_readings import ReadingErrors
 from ..start.blocks import path_of, start_of, station_of
@@ -98,9 +97,8 @@ class _MadeOf:
     held: Hashable
 
 
-_MOST, _MOST_READINGS = 400, 200
-_MADE: Final[OrderedDict[UUID, tuple[_MadeOf, Batch]]] = OrderedDict()
-_MAKING: Final = Lock()
+_MOST_READINGS: Final = 200
+_MADE: Final = Latest[UUID, tuple[_MadeOf, Batch]](400, lambda it: len(it[0].sheet.readings) <= _MOST_READINGS)
 
 
 def block_batch(
@@ -115,37 +113,25 @@ def block_batch(
     `eyes`: where the golfer's were, by the set-up. A putt makes its own block's anew: the others are at hand."""
     own = {it.id: strokes[it.id] for it in sheet.readings if it.id in strokes}
     made_of = _MadeOf(sheet, hand, own, expected_deg, errors, eyes, held_now().mark)
-    with _MAKING:
-        made = _MADE.get(sheet.block.id)
+    made = _MADE.get(sheet.block.id)
     if made is not None and made[0] == made_of:
         return made[1]
-    batch = _batch(sheet, hand, strokes, expected_deg, errors, eyes)
-    if len(sheet.readings) <= _MOST_READINGS:
-        with _MAKING:
-            _MADE[sheet.block.id] = made_of, batch
-            _MADE.move_to_end(sheet.block.id)
-            while len(_MADE) > _MOST:
-                _MADE.popitem(last=False)
+    batch = _batch(made_of)
+    _MADE.put(sheet.block.id, (made_of, batch))
     return batch
 
 
-def _batch(
-    sheet: BlockSheet,
-    hand: Hand,
-    strokes: Mapping[UUID, Sequence[StrokeSheet]],
-    expected_deg: float,
-    errors: ReadingErrors,
-    eyes: Eyes,
-) -> Batch:
+def _batch(of: _MadeOf) -> Batch:
+    sheet, strokes, errors = of.sheet, of.strokes, of.errors
     block, valid = sheet.block, valid_in(sheet)
     station = station_of(block)
     watched = station.rig.reads_start
     levels = block_levels(block, station)
     # To whoever stands behind the line the string lies where it hangs.
-    looked_from = None if block.looker == "coach" else eyes.get(dict(levels).get("set_up", ""))
+    looked_from = None if block.looker == "coach" else of.eyes.get(dict(levels).get("set_up", ""))
     off = _misleading(station, looked_from)
     line_off_deg = station.proof.line_off_deg(station.rig.station_m)
-    by = Reader(hand, path_of(block), [station.rig, *station.aids], line_off_deg, misled=off is not None)
+    by = Reader(of.hand, path_of(block), [station.rig, *station.aids], line_off_deg, misled=off is not None)
     filed = max((float(it.notes.get("u_deg", 0.0)) for it in valid), default=0.0)
     events: list[Event] = []
     for it in valid:
@@ -165,7 +151,7 @@ def _batch(
         noise={"start": station.noise_deg, "strike": errors.mm("strike")} | sensed.noise,
         misread={"still": errors.mm("golfer")},
         sources=_sources(block, station, sensed),
-        putted=_putted(block, station, sensed, hand, expected_deg),
+        putted=_putted(block, station, sensed, of.hand, of.expected_deg),
         proved=station.proof.proves_line,
         planned=block.planned,
         voided=len(sheet.readings) - len(valid),

@@ -4,7 +4,6 @@ import math
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime
-from functools import partial
 from typing import Final
 from uuid import UUID
 
@@ -178,23 +177,24 @@ def by_lesson(
     """
     marks = {} if bands_are_tried() else marks_of_lessons(desk, [it.id for it in lessons])
     how = (expected_deg, starts_only)
-    missing = [it.id for it in lessons if not _IN_HAND.has(desk, marks.get(it.id), (it.id, *how))]
-    sheets: dict[UUID, list[BlockSheet]] = {}
+    held = {it.id: _IN_HAND.held(desk, marks.get(it.id), (it.id, *how)) for it in lessons}
+    missing = [id for id, it in held.items() if it is None]
+    sheets: dict[UUID, list[BlockSheet]] = {id: [] for id in missing}
     for sheet in blocks_of(desk, missing) if missing else ():
-        sheets.setdefault(sheet.block.lesson_id, []).append(sheet)
+        sheets[sheet.block.lesson_id].append(sheet)
     strokes = strokes_of_all(desk, missing) if missing and not starts_only else {}
 
     def read(lesson: KeptLesson) -> tuple[Batch, ...]:
-        blocks = sheets.get(lesson.id)
-        whole = LessonSheet(
-            lesson, in_lesson(golfer, lesson), blocks_of(desk, [lesson.id]) if blocks is None else blocks
-        )
+        whole = LessonSheet(lesson, in_lesson(golfer, lesson), sheets[lesson.id])
         told = None if starts_only else strokes_by_putt(strokes.get(lesson.id, ()))
         return tuple(_batches_of(desk, golfer, whole, expected_deg, told))
 
     for lesson in lessons:
-        mark = marks.get(lesson.id)
-        yield InLesson(lesson, mark, _IN_HAND.of(desk, mark, (lesson.id, *how), partial(read, lesson)))
+        mark, batches = marks.get(lesson.id), held[lesson.id]
+        if batches is None:
+            batches = read(lesson)
+            _IN_HAND.keep(desk, mark, (lesson.id, *how), batches)
+        yield InLesson(lesson, mark, batches)
 
 
 def _batches_of(

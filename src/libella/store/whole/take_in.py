@@ -10,6 +10,7 @@ from sqlalchemy.exc import DataError, IntegrityError
 from sqlalchemy.orm import Session
 
 from ...core.measure.limits import OutOfLimits
+from ..marks import raise_marks
 from .kinds import IN_COMMON, Kind, kinds
 
 
@@ -160,17 +161,9 @@ class TakeIn:
         """Raise the mark of everybody in it: what was said of them is worked out anew."""
         if "golfer" not in self._given:
             return ()
-        found = self._session.execute(
-            text(
-                "insert into golfer_revision (studio_id, golfer_id, revision, own) "
-                "select :id, it.id, nextval('revision'), nextval('revision') * (1 + (select count(*) from lesson l "
-                "where l.studio_id = :id and l.golfer_id = it.id)) from in_golfer it order by 2 "
-                "on conflict (studio_id, golfer_id) do update set revision = excluded.revision, "
-                "own = golfer_revision.own + excluded.own returning golfer_id"
-            ),
-            self._studio,
-        )
-        return tuple(found.scalars())
+        golfers = tuple(self._session.execute(text("select id from in_golfer order by 1")).scalars())
+        raise_marks(self._session, self._studio["id"], golfers)
+        return golfers
 
 
 def _q(name: str) -> str:
