@@ -4,6 +4,7 @@ from collections.abc import Iterable
 from typing import Final
 
 from ..core.golfer.hand import Hand
+from ..core.golfer.wording import Wording
 from ..core.keep.caution import laid
 from ..core.measure.units import Units
 from ..core.set.kit import kit_check
@@ -13,6 +14,7 @@ from ..words.keep.caution import cautions_said
 from ..words.set.briefing import allows, breaks, tape_list, trust
 from ..words.set.objections import objection_words
 from ..words.set.station import station_words
+from ..words.shared.plain import put, put_scene
 from .paper import MARGIN, PaperName, Sheet, paper_size
 from .prose import written
 from .svg import drawn, text
@@ -21,11 +23,13 @@ _TAPES_MM: Final = 12.0
 """Room beside the drawing for tapes that are set off from it."""
 
 
-def station_sheet(station: Station, title: str, hand: Hand, units: Units, paper: PaperName) -> tuple[Sheet, ...]:
+def station_sheet(
+    station: Station, title: str, hand: Hand, units: Units, paper: PaperName, wording: Wording = "dense"
+) -> tuple[Sheet, ...]:
     """One sheet, or more where what there is to say does not fit one."""
     width, height = paper_size(paper)
     room = width - 2 * MARGIN
-    above, side = from_above(station, hand, units), from_side(station, units)
+    above, side = put_scene(from_above(station, hand, units), wording), from_side(station, units)
     scale = (room - 2 * _TAPES_MM) / (above.right - above.left)
     y = MARGIN + 6
     body = text(MARGIN, y, title, size=6, weight=700)
@@ -36,7 +40,7 @@ def station_sheet(station: Station, title: str, hand: Hand, units: Units, paper:
     body += drawn(above, MARGIN + _TAPES_MM, y, scale)
     y += (above.bottom - above.top) * scale + _TAPES_MM
     if side is not None:
-        body += drawn(side, MARGIN + _TAPES_MM, y, scale)
+        body += drawn(put_scene(side, wording), MARGIN + _TAPES_MM, y, scale)
         y += (side.bottom - side.top) * scale + 6
     objections = [f"{it.words} {it.why}" for it in (objection_words(one, units) for one in station.objections(hand))]
     parts: list[tuple[str, Iterable[str], str]] = [
@@ -47,4 +51,5 @@ def station_sheet(station: Station, title: str, hand: Hand, units: Units, paper:
         ("Cautions", cautions_said(laid(station)), "!"),
         ("Kit check", [it.words for it in kit_check([one.about for one in (station.rig, *station.aids)])], "□"),
     ]
-    return written(Sheet(width, height, body), y, parts, title)
+    told = [(head, [put(one, wording, units) for one in said], mark) for head, said, mark in parts]
+    return written(Sheet(width, height, body), y, told, title)

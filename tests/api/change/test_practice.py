@@ -1,6 +1,7 @@
 """Drills, runs and plans: kept, scored by the honest goal, planned for the days there are, planned anew."""
 
 from datetime import UTC, datetime, timedelta
+from zoneinfo import ZoneInfo
 
 import pytest
 import uuid6
@@ -91,14 +92,14 @@ def test_a_plan_fits_its_days_says_why_and_what_it_could_not(coach):
     kinds = [it["kind"] for one in plan["sessions"] for it in one["items"]]
     assert kinds.count("retest") == 2 and kinds.count("retention") == 4
     short = planned(coach, told.id, (5.0,), 2)
-    assert any("no retest: it takes" in it for it in short["unmet"])
+    assert any("no retest. It takes" in it for it in short["unmet"])
     assert coach.get(f"/golfers/{told.golfer}/practice-plan")["id"] == short["id"]
     refused = planned(coach, told.id, (3.0,), status=422)
     assert refused["errors"][0]["field"] == "minutes.0" and "5" in refused["errors"][0]["limit"]
 
 
 def test_what_was_done_is_ticked_and_what_was_missed_is_moved_not_piled_up(coach):
-    told, _ = aimed_right(coach)
+    told, _ = aimed_right(coach, days_ago=9)
     plan = planned(coach, told.id, days_ago=9)
     angles = {it["code"] for it in coach.get("/drills") if it["angles"]}
     first, drill = next(
@@ -109,7 +110,9 @@ def test_what_was_done_is_ticked_and_what_was_missed_is_moved_not_piled_up(coach
     assert stands["sessions"][first["number"] - 1]["done"] and stands["missed_words"]
     assert sum(it["missed"] for it in stands["sessions"]) >= 2
     again = coach.put(f"/practice-plans/{uuid6.uuid7()}/on-from/{plan['id']}")
-    # The weeks that are left, on the days they were for, none longer than it was.
+    # The weeks that are left, from today on, none longer than it was.
+    assert again["sessions"][0]["day"] == datetime.now(UTC).date().isoformat()
+    assert not any(it["missed"] for it in again["sessions"])
     assert [it["week"] for it in again["sessions"]] == [2] * 3 + [3] * 3 + [4] * 3
     assert all(sum(it["minutes"] for it in one["items"]) <= 30 * 8 / 9 for one in again["sessions"])
     gone = coach.put(f"/practice-plans/{again['id']}/voided", voided=True)
@@ -188,3 +191,35 @@ def test_a_drill_that_narrows_is_laid_a_step_narrower_once_it_is_passed(coach):
     for _ in range(2):
         run(coach, golfer, "peg_and_ball", [0] * 15)
     assert laid() == pytest.approx(before)
+
+
+def test_days_are_the_persons_own_and_a_plan_starts_no_earlier_than_its_lesson(coach):
+    told, _ = aimed_right(coach)
+    body = {"lesson_id": told.id, "minutes": [10.0] * 7, "weeks": 1, "starts_at": now(), "made_at": now()}
+    days = {}
+    for zone in ("Pacific/Kiritimati", "Pacific/Pago_Pago"):
+        made = coach.put(f"/practice-plans/{uuid6.uuid7()}", **body, zone=zone)
+        assert made["sessions"][0]["day"] == datetime.now(ZoneInfo(zone)).date().isoformat()
+        assert len(made["sessions"]) == 7
+        days[zone] = made["sessions"][0]["day"]
+    # Somewhere it is tomorrow already: fourteen and minus eleven hours are never the same day.
+    assert len(set(days.values())) == 2
+    assert coach.put(f"/practice-plans/{uuid6.uuid7()}", 422, **body, zone="Mars/Base")["errors"][0]["field"] == "zone"
+    early = body | {"starts_at": "1970-01-01T00:00:00Z"}
+    assert coach.put(f"/practice-plans/{uuid6.uuid7()}", 422, **early)["errors"][0]["field"] == "starts_at"
+
+
+def test_what_was_chosen_is_what_is_practised_and_taken_home(coach):
+    told, _ = aimed_right(coach)
+    chosen(coach, told.id, what="Say the start", kind="routine", asks="finish", cause="read", proposal="say_the_read")
+    plan = planned(coach, told.id)
+    drilled = [it["drill"] for one in plan["sessions"] for it in one["items"] if it["drill"]]
+    assert "both_breaks" in drilled
+    sheet = coach.get(f"/lessons/{told.id}/summary")
+    assert sheet["drill"]["code"] == "both_breaks" and sheet["change"][0] == "Say the start"
+
+
+def test_a_run_stopped_half_way_is_not_passed(coach):
+    golfer = coach.golfer()["id"]
+    assert run(coach, golfer, "clean_roll", [1] * 9)["next"] == "again"
+    assert run(coach, golfer, "clean_roll", [1] * 10)["next"] == "harder"

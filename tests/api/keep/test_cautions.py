@@ -42,8 +42,14 @@ def test_what_was_found_and_what_is_taken_home_calls_for_its_own(coach):
     # What is laid is told where it is laid.
     assert CAUTIONS["beyond_the_hole"] not in judged
     sheet = coach.get(f"/lessons/{lesson.id}/summary")["cautions"]
-    assert CAUTIONS["opinion"] in sheet and CAUTIONS["no_laser_at_home"] in sheet
-    for at, code in (("golfer", "minors"), ("round", "rules_of_play"), ("kit", "rules_of_play"), ("photo", "filming")):
+    assert CAUTIONS["opinion"] in sheet and CAUTIONS["no_laser_at_home"] not in sheet
+    assert not {CAUTIONS[it] for it in ("straighten_up", "beyond_the_hole")} & {*sheet}
+    for at, code in (
+        ("drill", "straighten_up"),
+        ("round", "rules_of_play"),
+        ("kit", "rules_of_play"),
+        ("photo", "filming"),
+    ):
         assert CAUTIONS[code] in told(coach, at=at)
     coach.get("/cautions", 404, at="lesson", lesson=str(uuid6.uuid7()))
     coach.get("/cautions", 422, at="nowhere")
@@ -56,4 +62,15 @@ def test_a_drill_and_a_card_say_theirs(coach, client):
     coach.put(f"/set-ups/{uuid6.uuid7()}", lesson_id=lesson, values={"stance_m": 0.3}, taken_at=now())
     card = coach.put(f"/set-up-cards/{uuid6.uuid7()}", lesson_id=lesson, kept_at=now())["id"]
     printed = client.get(f"/api/set-up-cards/{card}/print", params={"form": "svg"}).text
-    assert "every twelve" in printed and "ten minutes" not in printed
+    assert "every eight minutes" in printed and "ten minutes" not in printed
+
+
+def test_a_minors_guardian_is_asked_of_a_minor_alone_and_wet_grass_where_it_is_wet(coach):
+    golfer = coach.golfer()["id"]
+    assert CAUTIONS["minors"] not in coach.get("/cautions", at="golfer", golfer=golfer)["cautions"]
+    answer = {"golfer_id": golfer, "asks": "keeping", "given": True, "by": "guardian", "said_at": now()}
+    coach.put(f"/consents/{uuid6.uuid7()}", **answer)
+    assert CAUTIONS["minors"] in coach.get("/cautions", at="golfer", golfer=golfer)["cautions"]
+    for conditions, wet in (("dew in the morning", True), ("dry", False)):
+        lesson = coach.lesson(golfer, surface="green", conditions=conditions)["id"]
+        assert (CAUTIONS["wet_green"] in told(coach, at="lesson", lesson=lesson)) == wet

@@ -92,7 +92,7 @@ def test_whoever_starts_out_reads_no_degrees(coach):
     it = summary(coach, told.id)
     said = [*it["found"], *it["change"], *it["week"], it["first_check"], it["drill"]["goal"], *it["drill"]["steps"]]
     assert not [one for one in said if "°" in one]
-    assert plainly("Within 0.5° either side.", "feet") == "Within a finger’s width at 10 ft either side."
+    assert plainly("Within 0.5° either side.", "feet") == "Within a finger and a half’s width at 10 ft either side."
     assert plainly("It points 1.6° right.", "metric") == "It points a hand’s width at 3 m right."
 
 

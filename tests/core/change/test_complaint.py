@@ -7,6 +7,7 @@ from hypothesis import strategies as st
 from libella.core.change.answer import answer
 from libella.core.change.complaint import FELT, MISSES, Complaint
 from libella.core.change.proposal import FACTOR_OF, KINDS, PROPOSALS, Chosen, proposals_for
+from libella.core.change.topic import TOPICS
 from libella.core.judge.findings.judged import judge_lesson
 from libella.core.judge.findings.ranked import RULES
 from libella.core.measure.limits import OutOfLimits
@@ -59,8 +60,8 @@ def test_what_was_felt_is_borne_out_by_the_cause_that_is_named():
 
 
 def test_every_cause_has_a_change_and_every_change_a_cause():
-    assert all(proposals_for(cause) for cause in RULES)
-    assert {cause for it in PROPOSALS.values() for cause in it.causes} <= set(RULES)
+    assert all(proposals_for(topic) for topic in TOPICS)
+    assert {topic for it in PROPOSALS.values() for topic in it.topics} <= set(TOPICS)
     assert {cause for causes in FELT.values() for cause in causes} <= set(RULES)
     # Who names a school names its rival: nothing is picked silently.
     assert all(bool(it.school) == bool(it.rival) for it in PROPOSALS.values())

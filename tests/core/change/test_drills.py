@@ -8,8 +8,8 @@ from libella.core.change.drill import Dose, Drill, Scored
 from libella.core.change.drill_station import Form, lacking, station_of
 from libella.core.change.drills import drill, drills, serving
 from libella.core.change.goal import CountGoal, LevelGoal, ShareGoal
+from libella.core.change.topic import TOPICS
 from libella.core.golfer.limits import LIMITS
-from libella.core.judge.findings.ranked import RULES
 from libella.core.measure.limits import OutOfLimits
 from libella.core.start.notes import NOTES
 from libella.core.start.watched import watched
@@ -18,7 +18,8 @@ EVERY = list(drills().values())
 
 
 def test_every_finding_but_a_line_laid_wrong_has_a_drill():
-    assert [cause for cause in RULES if not serving(cause)] == ["rig"]
+    assert [topic for topic, it in TOPICS.items() if not serving(topic)] == ["rig", "string"]
+    assert [topic for topic, it in TOPICS.items() if not it.drilled] == ["rig", "string"]
     assert serving("transfer") and serving("balance")
 
 
@@ -35,7 +36,7 @@ def test_every_drill_is_laid_to_scale_from_whatever_is_in_the_bag(it: Drill, uni
 @pytest.mark.parametrize("it", EVERY, ids=lambda it: it.code)
 def test_every_drill_is_whole(it: Drill):
     assert it.steps and it.name and it.purpose and (it.easier or it.event == "round")
-    assert set(it.serves) <= {*RULES, "transfer", "balance", "retention", "check"} and set(it.unfit) <= set(LIMITS)
+    assert set(it.serves) <= {*TOPICS, "transfer", "balance", "retention", "check"} and set(it.unfit) <= set(LIMITS)
     if isinstance(it.goal, CountGoal) and it.event != "round":
         assert it.goal.of == it.dose.times
     if it.scored.note:

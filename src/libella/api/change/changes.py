@@ -1,40 +1,46 @@
 """What a golfer comes with, what the lesson answers, and the one change: chosen, retested, kept or dropped."""
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 from datetime import UTC, datetime
+from typing import Final
 
 from pydantic import BaseModel, Field
 
 from ...core.certainty.estimate import Estimate
 from ...core.change.answer import answer
 from ...core.change.complaint import About, Complaint, Felt, Miss, Want
-from ...core.change.proposal import PROPOSALS, Chosen, Kind, Proposal, proposals_for
+from ...core.change.fitting import Fit, Fitting
+from ...core.change.follows import Follow
+from ...core.change.proposal import PROPOSALS, Chosen, Kind
 from ...core.change.retest import EACH, Standing
 from ...core.change.school_told import Retested, proved_place
-from ...core.change.worked_on import worked_on
-from ...core.judge.findings.finding import Cause
-from ...core.judge.findings.ranked import FIRST, RULES
+from ...core.change.topic import TOPICS, Topic
+from ...core.golfer.hand import Hand
+from ...core.judge.ledger.factors import levels_of
 from ...core.schools.held import Schools
 from ...core.start.turns import Outcome
 from ...lessons.change import changes
+from ...lessons.change.following import following
 from ...lessons.change.left import eye_of, left_of
 from ...lessons.change.schools import tried
 from ...lessons.desk import kept
 from ...lessons.desk.desk import Desk
 from ...lessons.golfer.schools import schools_of
-from ...lessons.judge.findings import judge_whole
 from ...lessons.lesson import complaints
 from ...lessons.lesson.lessons import lesson_sheet
 from ...words.change import change as words
+from ...words.change import follows as follow_words
 from ...words.change.complaint import answer_said, complaint_said, next_said
 from ...words.change.left import left_said, trained_said
 from ...words.judge import chosen as chosen_words
 from ...words.judge.comparison import felt_said
-from ...words.judge.findings import cause_said
 from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, Kept, LongWords, Moment, ShortWords, Words200, as_kept
 
 router = Router(tags=["change"])
+_MOST: Final = 4
+"""So many things to work on are shown: more at a time only hide the first."""
 
 
 class ComplaintIn(Entry):
@@ -63,8 +69,13 @@ class ChosenIn(Entry):
     feel: Words200 = ""
     kind: Kind
     asks: Outcome = Field("line", description="the question of its retest")
-    cause: Cause = Field("", description="the finding it is for; empty: none")
+    cause: Topic = Field("", description="what it is for; empty: nothing of the lesson")
     proposal: str = Field("", description="the proposal it was taken from; empty: the coach's own")
+    way: dict[ShortWords, ShortWords] = Field(
+        default_factory=dict[str, str],
+        max_length=6,
+        description="of a way that a comparison tried: the factors in which it is not as usual",
+    )
     made_at: Moment
 
 
@@ -87,15 +98,20 @@ class UsualChangeOut(BaseModel):
     proved: str = Field(description="what its own retests say; empty: it was not retested")
     caution: str
     steps: list[str] = Field(description="of what takes more than one time; empty: there are none")
+    against: list[str] = Field(description="what was read that speaks against it, less surely than for it")
+    way: dict[str, str] = Field(description="of a way that a comparison tried: where it is not as usual")
 
 
 class OfferOut(BaseModel):
-    """What is usually changed for a finding of the lesson."""
+    """Something the lesson says at least likely, and the changes that fit it, the first first."""
 
-    cause: Cause
+    cause: Topic = Field(description="what is worked on")
     name: str
     words: str
+    general: str = Field(description="said where the cause is not known; empty where it is")
+    reasons: list[str] = Field(description="what else speaks for it")
     proposals: list[UsualChangeOut]
+    ruled_out: list[str] = Field(description="the usual changes that don't fit, each with why")
 
 
 class RetestOut(BaseModel):
@@ -140,7 +156,8 @@ class ChangeOut(BaseModel):
     complaint_words: str
     answer: list[str] = Field(description="sentence by sentence")
     revision: int = Field(0, description="the mark of the data it was made from")
-    offers: list[OfferOut] = Field(description="what is usually changed, by finding, the first finding first")
+    offers: list[OfferOut] = Field(description="what follows, the first first; empty under what can't be told yet")
+    check: str = Field(description="what to check first, where nothing fits yet or the cause is not known; else empty")
     held: list[HeldOut] = Field(description="changes of this golfer, newest first")
     ask_first: str = Field(description="said before a second change is chosen; empty where none is held")
 
@@ -174,8 +191,8 @@ def keep_complaint(desk: AtDesk, id: UUID, entry: ComplaintIn, units: InUnits = 
 @router.put("/chosen-changes/{id}")
 def choose(desk: AtDesk, id: UUID7, entry: ChosenIn) -> HeldOut:
     """Choose a change."""
-    told = entry.model_dump(exclude={"lesson_id", "made_at"})
-    changes.choose_change(desk, id, entry.lesson_id, Chosen(**told), entry.made_at)
+    told = entry.model_dump(exclude={"lesson_id", "made_at", "way"})
+    changes.choose_change(desk, id, entry.lesson_id, Chosen(**told, way=levels_of(entry.way)), entry.made_at)
     return _one(desk, id)
 
 
@@ -191,55 +208,99 @@ def _one(desk: Desk, id: UUID) -> HeldOut:
 
 
 def _change(desk: Desk, id: UUID, units: InUnits) -> ChangeOut:
-    whole, sheet = judge_whole(desk, id), lesson_sheet(desk, id)
-    hand, told = whole.ledger.hand, complaints.complaint_of(sheet.lesson.complaint)
+    told, sheet = following(desk, id), lesson_sheet(desk, id)
+    whole = told.whole
+    hand, came_with = whole.ledger.hand, complaints.complaint_of(sheet.lesson.complaint)
     headline = chosen_words.headline_said(whole.judged.chosen, hand, units)
     chosen = changes.changes_held(desk, sheet.golfer.id)
     held = [_held(desk, it) for it in chosen]
-    schools, retested = schools_of(desk, sheet.golfer), tried(chosen)
-    offered = worked_on(whole.judged.findings.ranked, proposals_for)[:FIRST]
-    answered = answer_said(answer(told or Complaint(), whole.judged), headline, hand, units)
-    if not offered and whole.judged.next:
+    order = _Order(schools_of(desk, sheet.golfer), tried(chosen))
+    answered = answer_said(answer(came_with or Complaint(), whole.judged), headline, hand, units)
+    offers = [_offer(it, order, hand, units) for it in told.fitting[:_MOST]]
+    if not offers and told.check is not None:
         # Nothing is named yet that could be changed: what would tell is what follows.
-        answered.append(next_said(whole.judged.next[0]))
+        answered.append(next_said(told.check))
+    first = not offers or bool(offers[0].general) or not any(it.proposals for it in offers)
     return ChangeOut(
         revision=0,
-        complaint=None if told is None else ComplaintIn.model_validate(told, from_attributes=True),
-        complaint_words="" if told is None else complaint_said(told, units),
+        complaint=None if came_with is None else ComplaintIn.model_validate(came_with, from_attributes=True),
+        complaint_words="" if came_with is None else complaint_said(came_with, units),
         answer=answered,
-        offers=[
-            OfferOut(
-                cause=it.cause,
-                name=RULES[it.cause].name,
-                words=cause_said(it, hand, units),
-                proposals=[_proposal(one, schools, retested) for one in _in_order(it.cause, schools, retested)],
-            )
-            for it in offered
-        ],
+        offers=offers,
+        check=follow_words.first_said(told.check) if first and told.check is not None else "",
         held=held,
         ask_first=words.ONE_AT_A_TIME if any(not it.dropped for it in held) else "",
     )
 
 
-def _in_order(cause: Cause, schools: Schools, told: Sequence[Retested]) -> list[Proposal]:
-    """What is usually changed for it: by this golfer's retests, then by the schools held, then as it usually stands."""
-    return sorted(proposals_for(cause), key=lambda it: (proved_place(told, it.code), schools.place(it.code)))
+@dataclass(frozen=True, slots=True)
+class _Order:
+    """What changes stand in their order by: this golfer's retests, then the schools."""
+
+    schools: Schools
+    told: Sequence[Retested]
+
+    def sorted(self, some: Sequence[Fit]) -> list[Fit]:
+        """The same, in order; as it usually stands where neither says anything."""
+        return sorted(some, key=lambda it: (proved_place(self.told, it.proposal.code), self._place(it)))
+
+    def _place(self, it: Fit) -> int:
+        return self.schools.place(it.proposal.code)
 
 
-def _proposal(it: Proposal, schools: Schools, told: Sequence[Retested]) -> UsualChangeOut:
+def _offer(it: Fitting, order: _Order, hand: Hand, units: InUnits) -> OfferOut:
+    follow = it.follow
+    proposals = [_kept_way(follow)] if follow.better is not None else []
+    proposals += [_proposal(one, follow, order, hand, units) for one in order.sorted(it.fits)]
+    return OfferOut(
+        cause=follow.topic,
+        name=TOPICS[follow.topic].name,
+        words=follow_words.follow_said(follow, hand, units),
+        general=follow_words.GENERAL if follow.general else "",
+        reasons=follow_words.reasons_said(follow, units),
+        proposals=proposals,
+        ruled_out=[follow_words.ruled_said(one, hand, units) for one in it.out],
+    )
+
+
+def _kept_way(follow: Follow) -> UsualChangeOut:
+    it = follow.better
+    assert it is not None
+    return UsualChangeOut(
+        code="",
+        kind=it.kind,
+        kind_name=words.KIND_NAMES[it.kind],
+        what=follow_words.kept_said(it),
+        feel=follow_words.KEEP_FEEL,
+        asks=it.asks,
+        school="",
+        rival="",
+        decided_by=[],
+        proved="",
+        caution="",
+        steps=[],
+        against=[],
+        way=dict[str, str](it.levels),
+    )
+
+
+def _proposal(fit: Fit, follow: Follow, order: _Order, hand: Hand, units: InUnits) -> UsualChangeOut:
+    it = fit.proposal
     return UsualChangeOut(
         code=it.code,
         kind=it.kind,
         kind_name=words.KIND_NAMES[it.kind],
-        what=it.what,
+        what=follow_words.what_said(it, follow, units),
         feel=it.feel,
         asks=it.asks,
         school=it.school,
         rival=it.rival,
-        decided_by=list(schools.deciding(it.code)),
-        proved=words.PROVED[proved_place(told, it.code)],
+        decided_by=list(order.schools.deciding(it.code)),
+        proved=words.PROVED[proved_place(order.told, it.code)],
         caution=it.caution,
         steps=list(it.steps),
+        against=follow_words.against_said(fit, follow, hand, units),
+        way={},
     )
 
 

@@ -14,7 +14,6 @@ from ...core.change.scored import asks_of, is_read
 from ...core.drawing.scene import Scene
 from ...core.golfer.hand import Hand
 from ...core.golfer.level import LEVELS
-from ...core.keep.caution import Case
 from ...core.measure.units import tape
 from ...core.set.layout import from_above
 from ...core.set.station import Station
@@ -25,7 +24,7 @@ from ...lessons.desk.desk import Desk
 from ...lessons.golfer.golfers import golfer
 from ...lessons.set.bag import bag
 from ...words.change import practice as words
-from ...words.keep.caution import cautions_said
+from ...words.keep.caution import drill_cautions_said
 from ...words.shared.label import labelled
 from ..base.router import Router
 from ..base.shapes import UUID, UUID7, AtDesk, Entry, InUnits, LongWords, Moment, ShortWords, VoidIn
@@ -111,10 +110,12 @@ class PlanIn(Entry):
     """What a plan is to fit."""
 
     lesson_id: UUID
-    minutes: tuple[float, ...] = Field(min_length=1, max_length=6, description="minutes (min) of each day, 5 to 60")
+    minutes: tuple[float, ...] = Field(min_length=1, max_length=7, description="minutes (min) of each day, 5 to 60")
     weeks: int = Field(4, description="1 to 8")
     starts_at: Moment
     made_at: Moment
+    zone: str = Field("", max_length=64, description="where days begin and end, by the tz database; empty: UTC")
+    no_green: bool = Field(False, description="there is only a floor or a mat at home")
 
 
 class ItemOut(BaseModel):
@@ -218,8 +219,7 @@ def void_run(desk: AtDesk, id: UUID, entry: VoidIn, units: InUnits = "metric") -
 @router.put("/practice-plans/{id}")
 def make(desk: AtDesk, id: UUID7, entry: PlanIn) -> PlanOut:
     """Make a plan from the findings of a lesson, for the days there are."""
-    told = practice.PlanEntry(entry.lesson_id, entry.minutes, entry.weeks, entry.starts_at, entry.made_at)
-    return _plan(practice.make_plan(desk, id, told))
+    return _plan(practice.make_plan(desk, id, practice.PlanEntry(**entry.model_dump())))
 
 
 @router.put("/practice-plans/{id}/on-from/{before}")
@@ -265,10 +265,9 @@ def _run(desk: Desk, golfer_id: UUID, id: UUID, code: str, units: InUnits) -> Ru
 
 def _plan(it: practice.Practice) -> PlanOut:
     named = {code: known.drill for code, known in it.drills.items()}
-    today = datetime.now(UTC).date()
     sessions: list[SessionOut] = []
     for number, one in enumerate(it.plan.sessions, 1):
-        day, done = it.day(number).date(), it.done(number)
+        day, done = it.day(number), it.done(number)
         sessions.append(
             SessionOut(
                 number=number,
@@ -287,7 +286,7 @@ def _plan(it: practice.Practice) -> PlanOut:
                     for item in one.items
                 ],
                 done=done,
-                missed=bool(one.items) and not done and day < today,
+                missed=bool(one.items) and not done and day < it.today,
             )
         )
     return PlanOut(
@@ -365,7 +364,7 @@ def _drill(code: str, it: Known, drawn: Drawn, stands: Progress | None = None) -
         harder=drill.harder,
         risk=drill.risk,
         stop=drill.stop,
-        mind=cautions_said(Case("drill", drill=drill)),
+        mind=drill_cautions_said(drill),
         indoors=drill.indoors,
         outdoors=drill.outdoors,
         school=drill.school,

@@ -10,12 +10,13 @@ from fastapi.responses import Response
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
-from ...core.golfer.wording import wording_for
+from ...core.golfer.wording import Wording, wording_for
 from ...core.keep.caution import Case
 from ...core.measure.units import Units
 from ...exchange.golfer_sheet import Told, golfer_sheet
 from ...exchange.paper import PaperName, Sheet, usual_paper
 from ...exchange.station_sheet import station_sheet
+from ...lessons.change.practice import drill_home
 from ...lessons.desk.desk import Desk
 from ...lessons.keep import cautions, sheets
 from ...lessons.keep.cards import cards_of
@@ -23,7 +24,7 @@ from ...lessons.lesson.lessons import LessonSheet, lesson_sheet
 from ...words.keep import summary as words
 from ...words.keep.caution import cautions_said
 from ...words.shared.label import labelled
-from ...words.shared.plain import put
+from ...words.shared.plain import put, put_scene
 from ..base.router import Router
 from ..base.shapes import UUID, AtDesk, Entry, LongWords
 from ..change import changes, practice
@@ -144,7 +145,8 @@ def _behind(desk: Desk, id: UUID, it: SummaryOut, paper: PaperName) -> list[Shee
     found: list[Sheet] = []
     station = practice.station_in(desk, it.drill.code, units) if it.drill else None
     if it.drill is not None and station is not None:
-        found += station_sheet(station, labelled(it.drill.name, it.invented), sheet.lesson.hand, units, paper)
+        title, wording = labelled(it.drill.name, it.invented), wording_for(sheet.golfer.level, sheet.golfer.wording)
+        found += station_sheet(station, title, sheet.lesson.hand, units, paper, wording)
     card = next((one for one in cards_of(desk, sheet.golfer.id) if one.row.lesson_id == id), None)
     if card is not None:
         found += card_on_paper(desk, card, sheet.golfer, units, paper)[0]
@@ -160,9 +162,10 @@ def _summary(desk: Desk, sheet: LessonSheet) -> SummaryOut:
     newest = practice.now(desk, golfer.id)
     plan = newest if newest is not None and newest.lesson_id == lesson.id else None
     first = [one for one in plan.sessions if one.items and one.week == plan.sessions[0].week] if plan else []
-    code = next((item.drill for one in first for item in one.items if item.kind == "drill"), "")
+    code = _drill_home(desk, lesson.id, golfer.id, first)
     drill = practice.drill_in(desk, code, lesson.hand, units)
-    say = partial(put, wording=wording_for(golfer.level, golfer.wording), units=units)
+    wording = wording_for(golfer.level, golfer.wording)
+    say = partial(put, wording=wording, units=units)
     return SummaryOut(
         # The older of the two it is put together from.
         revision=min(found.revision, change.revision),
@@ -171,10 +174,10 @@ def _summary(desk: Desk, sheet: LessonSheet) -> SummaryOut:
         under=words.under_said(lesson.place, lesson.started_at.date()),
         complaint=change.complaint_words,
         found=[say(it) for it in (found.for_golfer, found.pace) if it],
-        picture=found.picture,
-        picture_words=found.picture_words,
+        picture=None if found.picture is None else put_scene(found.picture, wording),
+        picture_words=say(found.picture_words),
         change=[say(it) for it in (held.what, held.feel, held.words) if it] if held else [],
-        drill=_brief(code, drill, say) if drill else None,
+        drill=_brief(code, drill, say, wording) if drill else None,
         week=[say(words.session_said(one.day, [it.words for it in one.items], one.words)) for one in first],
         first_check=say(_first_check(found, held)),
         cautions=_mind(drill, cautions.for_home(desk, lesson.id, code, found.named)),
@@ -186,14 +189,22 @@ def _summary(desk: Desk, sheet: LessonSheet) -> SummaryOut:
     )
 
 
-def _brief(code: str, drill: practice.DrillOut, say: Callable[[str], str]) -> DrillBrief:
+def _drill_home(desk: Desk, lesson_id: UUID, golfer_id: UUID, first: Sequence[practice.SessionOut]) -> str:
+    """The drill that practises the change; of a plan the one it has, where it has that one."""
+    wanted = drill_home(desk, lesson_id, golfer_id)
+    planned = [item.drill for one in first for item in one.items if item.kind == "drill"]
+    return wanted if not planned or wanted in planned else planned[0]
+
+
+def _brief(code: str, drill: practice.DrillOut, say: Callable[[str], str], wording: Wording) -> DrillBrief:
     steps, goal = [say(it) for it in drill.steps], say(drill.goal)
-    return DrillBrief(code=code, name=drill.name, steps=steps, goal=goal, dose=drill.dose, stage=drill.stage)
+    stage = put_scene(drill.stage, wording)
+    return DrillBrief(code=code, name=drill.name, steps=steps, goal=goal, dose=drill.dose, stage=stage)
 
 
 def _mind(drill: practice.DrillOut | None, case: Case) -> list[str]:
     """What to mind at home: of the drill first, then all that applies."""
-    own = [it for it in (drill.risk, drill.stop) if it] if drill else []
+    own = [f"{drill.name}: {it}" for it in (drill.risk, drill.stop) if it] if drill else []
     return list(dict.fromkeys([*own, *cautions_said(case)]))
 
 

@@ -71,7 +71,9 @@ def _nothing_wrong(it: LessonJudged) -> Seen:
 
 def read_of(names: tuple[str, ...], it: LessonJudged) -> tuple[Claim, ...]:
     """What was read of some quantities, under each way it was read."""
-    found = [one for one in it.reads if one.quantity.name in names]
+    # What was seen from a place that nobody can putt from answers nothing by itself.
+    out = {one.id for one in it.case.ledger.batches if one.playable is False}
+    found = [one for one in it.reads if one.quantity.name in names and not set(one.batches) <= out]
     # What is sure enough to be said of it; where nothing is, whatever there is.
     return tuple(one for one in found if is_named(one)) or tuple(found)
 

@@ -6,13 +6,13 @@ from dataclasses import dataclass, field, replace
 from typing import Final, Literal, get_args
 
 from ..golfer.limits import Limit
-from ..judge.findings.finding import Cause
 from ..measure.limits import Bounds, OutOfLimits
 from ..measure.units import Units
 from .goal import CountGoal, Goal, LevelGoal, ShareGoal
+from .topic import Topic
 
-Serves = Cause | Literal["transfer", "balance", "retention", "check"]
-"""A finding, or what belongs to none: putting as on the course, all sides alike, what is left on another day, the
+Serves = Topic | Literal["transfer", "balance", "retention", "check"]
+"""A topic, or what belongs to none: putting as on the course, all sides alike, what is left on another day, the
 set-up found again."""
 Event = Literal["putt", "set_down", "look", "round"]
 """What is done over and over: a putt, a set-down, a look at a line; or a round on the course."""
@@ -114,6 +114,7 @@ class Drill:
     breaks : it is putted across a slope, from both sides in turns
     sides : it is putted from all round the hole
     unfit : what limits a golfer too much for it
+    card : it is done by the limits of a set-up card
     """
 
     code: str
@@ -137,6 +138,7 @@ class Drill:
     breaks: bool = False
     sides: bool = False
     unfit: tuple[Limit, ...] = field(default_factory=tuple)
+    card: bool = False
 
     def __post_init__(self) -> None:
         for name, said in (("name", self.name), ("purpose", self.purpose)):

@@ -67,6 +67,9 @@ def _after_each(it: Drill, runs: Sequence[Told]) -> Iterator[Progress]:
             step, since = step + (1 if standing == "passed" else -1), []
         since.append(run)
         standing = _standing(it, since)
+        if standing == "passed" and len(run) < it.dose.times:
+            # Stopped half way it may go on from here; it is not passed.
+            standing = "open"
         last = None if isinstance(it.goal, LevelGoal) else share_of(run)
         yield Progress(standing, step, len(since), last)
 

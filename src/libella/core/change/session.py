@@ -13,9 +13,13 @@ from .drill import Drill, Serves
 from .retest import EACH
 
 Kind = Literal["check", "retention", "retest", "drill"]
-Wish = Literal["retest", "retention", "check", "first_two", "variety", "aid_off", "sides", "waits"]
-"""What a plan is to do beside staying within its minutes, the weightiest first; what it could not is named."""
-DAYS: Final = Bounds(1, 6, "days")
+Wish = Literal["retest", "retention", "check", "half", "variety", "aid_off", "sides", "waits", "free"]
+"""What a plan should do beside staying within its minutes, the weightiest first; what it could not is named."""
+Why = Literal["", "time", "half", "new", "done", "met", "body", "bag", "card", "green", "none"]
+"""Why not: no day has the minutes; half of them go to the change; one new drill a session is enough; every drill had
+its days this week; its goals are met; the body, the bag, a card or a green that is missing rule its drills out; there
+is no drill."""
+DAYS: Final = Bounds(1, 7, "days")
 MINUTES: Final = Bounds(5, 60, "min")
 WEEKS: Final = Bounds(1, 8, "weeks")
 PUTT_S: Final = Opinion("putt_takes", 15.0, "s")
@@ -34,7 +38,9 @@ def retest_min(putt_s: float | None = None) -> float:
 class Given:
     """What a plan is made for.
 
-    findings : what is worked on, with its weight in putts of a hundred, the weightiest first
+    findings : what is worked on, with its weight in putts of 100; what the change is for comes first, then the
+        weightiest
+    drills : those that practise the change, the best first
     minutes : of each day of a week that is practised
     change : one was chosen, and is retested; card : there is a set-up card to check by
     limits : what limits the golfer; without : drills that are done with, or that nobody wants
@@ -42,6 +48,9 @@ class Given:
     putt_s : seconds a putt takes; more : drills of the coach's own
     schools : those of the change that was chosen: a drill of a rival school comes after the others
     first, last : drills that the schools held stand for, and those they do without
+    same_day : the first day is the lesson's own: nothing can be kept overnight by then
+    no_green : there is no green at home, only a floor or a mat
+    zone : where the person's days begin and end, by its name in the tz database; empty: UTC
     """
 
     findings: tuple[tuple[Serves, float], ...]
@@ -57,6 +66,10 @@ class Given:
     schools: tuple[str, ...] = ()
     first: tuple[str, ...] = ()
     last: tuple[str, ...] = ()
+    drills: tuple[str, ...] = ()
+    same_day: bool = False
+    no_green: bool = False
+    zone: str = ""
 
     def __post_init__(self) -> None:
         DAYS.check("days", "plan_days", len(self.minutes))
@@ -103,11 +116,13 @@ class Session:
 
 @dataclass(frozen=True, slots=True)
 class Unmet:
-    """A wish that could not be met: in which week, 0 for the whole plan; `about`: a finding, or how much is missing."""
+    """A wish that could not be met: in which week, 0 for the whole plan; `about`: what waits, or which day of the week
+    is free; why."""
 
     wish: Wish
     week: int = 0
     about: str = ""
+    why: Why = ""
 
 
 @dataclass(frozen=True)

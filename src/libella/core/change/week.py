@@ -19,8 +19,8 @@ CHECK_LOOKS: Final = 3
 TEN_WITHOUT_HELP, BY_THE_CARD = "ten_without_help", "by_the_card"
 """The drills that are run as these two: see `drills`."""
 _CHECK_MIN, _LONGEST_MIN = 1.5, 12.0
-_MOST_RUNS: Final = 2
-_FIRST_TWO: Final = 0.6
+HALF: Final = 0.5
+"""So much of the drill minutes goes to what the change is for, at least."""
 _AID_OFF: Final = (0.3, 0.7)
 _FIRST: Final[tuple[Kind, ...]] = ("check", "retention", "retest")
 """In this order, before any drill: what is left without help shows before any other putt."""
@@ -31,11 +31,13 @@ _PIECES: Final = (0.0, 15.0, 30.0, 60.0, 120.0, 240.0)
 _TRANSFER: Final = Opinion("mixed_putting", 0.25, "share")
 """Mixed putting weighs a quarter of the weightiest finding: an opinion."""
 _COST: Final[dict[Wish, float]] = {
-    "first_two": 200.0,
+    "half": 200.0,
     "variety": 600.0,
     "aid_off": 2.0,
     "sides": 150.0,
 }
+_SLACK: Final[tuple[Wish, ...]] = ("variety", "aid_off", "sides")
+"""Wishes whose shortfall the programme itself tells."""
 
 
 def minutes_of(it: Drill, putt_s: float) -> float:
@@ -45,13 +47,15 @@ def minutes_of(it: Drill, putt_s: float) -> float:
     return min(it.putts * putt_s / 60 + LAY_MIN(), _LONGEST_MIN)
 
 
-def _worked(minutes: float) -> float:
+def worked(minutes: float) -> float:
     """What is left of a day beside its rests: one minute in nine is rest, eight are worked."""
     return minutes * REST_EVERY_MIN / (REST_EVERY_MIN + 1)
 
 
-def _serves(it: Drill, weights: Mapping[Serves, float]) -> Serves:
-    """Of what is worked on, the weightiest that a drill serves: its minutes are booked there."""
+def _serves(it: Drill, weights: Mapping[Serves, float], first: Serves) -> Serves:
+    """Of what is worked on, what a drill's minutes count for: what the change is for, else the weightiest it serves."""
+    if first in it.serves:
+        return first
     return max((name for name in it.serves if name in weights), key=lambda name: weights[name])
 
 
@@ -64,11 +68,14 @@ class Week:
         self.it = Programme()
         self.days = range(len(given.minutes))
         weights = dict(given.findings)
-        weights.setdefault("transfer", _TRANSFER() * given.findings[0][1])
+        first = given.findings[0][0]
+        # What the change is for is worked on most, whatever else would bring more.
+        weights[first] = max(weights.values())
+        weights.setdefault("transfer", _TRANSFER() * weights[first])
         self.weights = weights
-        self.serves = {code: _serves(it, weights) for code, it in used.items()}
+        self.serves = {code: _serves(it, weights, first) for code, it in used.items()}
         self.run = {
-            (day, code, bare): self.it.add(top=_MOST_RUNS, whole=True)
+            (day, code, bare): self.it.add(top=1, whole=True)
             for day in self.days
             for code, it in used.items()
             for bare in ((False, True) if it.guided else (True,))
@@ -83,7 +90,7 @@ class Week:
     def _placed(self) -> list[list[Item]]:
         """What stands before any drill, by day: the retest where there is most time, what was retained and the quick
         check as early as they fit. What fits nowhere is named."""
-        room = [_worked(minutes) for minutes in self.given.minutes]
+        room = [worked(minutes) for minutes in self.given.minutes]
         found: list[list[Item]] = [[] for _ in self.days]
 
         def place(it: Item, wish: Wish, order: Sequence[int]) -> None:
@@ -98,7 +105,9 @@ class Week:
         if self.given.change and self.week in (2, min(self.given.weeks, 5)):
             place(Item("retest", retest_min(self.given.putt_s), 2 * EACH), "retest", longest)
         retained = RETENTION_PUTTS * self.given.putt_s / 60 + LAY_MIN() / 2
-        place(Item("retention", retained, RETENTION_PUTTS, TEN_WITHOUT_HELP), "retention", self.days)
+        # On the lesson's own day nothing was kept overnight yet.
+        rested = self.days[1:] if self.given.same_day and self.week == 1 else self.days
+        place(Item("retention", retained, RETENTION_PUTTS, TEN_WITHOUT_HELP), "retention", rested)
         if self.given.card:
             place(Item("check", _CHECK_MIN, CHECK_LOOKS, BY_THE_CARD), "check", self.days)
         return [sorted(items, key=lambda it: _FIRST.index(it.kind)) for items in found]
@@ -116,34 +125,30 @@ class Week:
     def _limits(self) -> None:
         for day, minutes in enumerate(self.given.minutes):
             taken = sum(it.minutes for it in self.checks[day])
-            self.it.hold(self._spent(day), high=_worked(minutes) - taken)
-            for code, it in self.used.items():
+            self.it.hold(self._spent(day), high=worked(minutes) - taken)
+            for code in self.used:
                 runs = [name for (d, c, _), name in self.run.items() if (d, c) == (day, code)]
-                takes = minutes_of(it, self.given.putt_s)
-                most = max(1, math.floor(_LONGEST_MIN / takes))
-                self.it.hold(dict.fromkeys(runs, 1.0), high=min(_MOST_RUNS, most))
-                self.it.hold(dict.fromkeys(runs, 1.0) | {self.on[day, code]: -_MOST_RUNS}, high=0)
-                self.it.hold(dict.fromkeys(runs, -1.0) | {self.on[day, code]: 1.0}, high=0)
+                # Nothing twice a session, with its aid or without.
+                self.it.hold(dict.fromkeys(runs, 1.0) | {self.on[day, code]: -1.0}, low=0, high=0)
         for code, it in self.used.items():
             self.it.hold({self.on[day, code]: 1.0 for day in self.days}, high=it.dose.days)
 
     def _wishes(self) -> None:
         mixed = [name for (_, code, _), name in self.run.items() if self.used[code].sides]
-        if mixed and self.week > 1:
+        if mixed:
             self.it.hold(dict.fromkeys(mixed, 1.0) | {self._missing("sides"): 1.0}, low=1)
-        self._first_two()
+        self._half()
         self._variety()
         self._aid_off()
         self._one_new()
 
-    def _first_two(self) -> None:
-        first = {name for name, _ in self.given.findings[:2]}
+    def _half(self) -> None:
+        first = self.given.findings[0][0]
         share = {
-            name: minutes_of(self.used[code], self.given.putt_s)
-            * ((1.0 if self.serves[code] in first else 0.0) - _FIRST_TWO)
+            name: minutes_of(self.used[code], self.given.putt_s) * ((1.0 if self.serves[code] == first else 0.0) - HALF)
             for (_, code, _), name in self.run.items()
         }
-        self.it.hold(share | {self._missing("first_two"): 1.0}, low=0)
+        self.it.hold(share | {self._missing("half"): 1.0}, low=0)
 
     def _variety(self) -> None:
         """No drill alone in three sessions running."""
@@ -212,24 +217,14 @@ class Week:
                 self.it.hold(dict.fromkeys(pieces, 1.0), high=0)
 
     def sessions(self) -> list[Session]:
-        """The week's sessions, in order, each side of a break as often as the other; what could not be met is noted."""
+        """The week's sessions, in order; what could not be met is noted."""
         found = self.it.solved()
         short = {wish for (wish, _), name in self.slack.items() if found[name] > 1e-6}
-        self.unmet += [Unmet(wish, self.week) for wish in _COST if wish in short]
-        # Week by week the other side comes first: where a week holds one run the next one evens it out.
-        breaks = {"left": 0, "right": 0} if self.week % 2 else {"left": 1, "right": 0}
-        sessions: list[Session] = []
-        for day, minutes in enumerate(self.given.minutes):
-            items = self._items(day, found)
-            sided: list[Item] = []
-            for it in items:
-                if it.kind == "drill" and self.used[it.drill].breaks:
-                    side: Side = "left" if breaks["left"] <= breaks["right"] else "right"
-                    breaks[side] += 1
-                    it = replace(it, break_side=side)
-                sided.append(it)
-            sessions.append(Session(self.week, day + 1, minutes, tuple(sided)))
-        return _round_the_hole(sessions, self.used, self.week)
+        self.unmet += [Unmet(wish, self.week) for wish in _SLACK if wish in short]
+        return [
+            Session(self.week, day + 1, minutes, tuple(self._items(day, found)))
+            for day, minutes in enumerate(self.given.minutes)
+        ]
 
     def _items(self, day: int, found: Sequence[float]) -> list[Item]:
         spent = self._spent(day)
@@ -239,14 +234,38 @@ class Week:
             if d == day
             for _ in range(round(found[name]))
         ]
-        # With the aid first, then without; mixed putting last.
-        return self.checks[day] + sorted(
-            runs, key=lambda it: (it.serves == "transfer", -self.weights[it.serves], it.drill, it.bare)
-        )
+        return self.checks[day] + runs
 
 
-def _round_the_hole(sessions: Sequence[Session], used: Mapping[str, Drill], week: int) -> list[Session]:
-    at = week - 1
+def in_order(
+    sessions: Sequence[Session], used: Mapping[str, Drill], weights: Mapping[Serves, float], *, level: bool, turned: int
+) -> list[Session]:
+    """The sessions of a week with their drills in order, what weighs most first and mixed putting last; each side of a
+    break as often as the other, the places round the hole in turns. `level`: there is no slope at home; `turned`: runs
+    round the hole so far."""
+    week = sessions[0].week
+    # Week by week the other side comes first: where a week holds one run the next one evens it out.
+    breaks = {"left": 0, "right": 0} if week % 2 else {"left": 1, "right": 0}
+    found: list[Session] = []
+    for one in sessions:
+        items: list[Item] = []
+        for it in sorted(one.items, key=lambda it: _place(it, weights)):
+            if it.kind == "drill" and used[it.drill].breaks and not level:
+                side: Side = "left" if breaks["left"] <= breaks["right"] else "right"
+                breaks[side] += 1
+                it = replace(it, break_side=side)
+            items.append(it)
+        found.append(replace(one, items=tuple(items)))
+    return _round_the_hole(found, used, turned)
+
+
+def _place(it: Item, weights: Mapping[Serves, float]) -> tuple[int, bool, float, str]:
+    if it.kind != "drill":
+        return _FIRST.index(it.kind), False, 0.0, ""
+    return len(_FIRST), it.serves == "transfer", -weights[it.serves], it.drill
+
+
+def _round_the_hole(sessions: Sequence[Session], used: Mapping[str, Drill], at: int) -> list[Session]:
     turned: list[Session] = []
     for one in sessions:
         items: list[Item] = []

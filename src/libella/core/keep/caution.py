@@ -46,6 +46,7 @@ class Case:
     sight : the golfer feels that it is the sight, or wears varifocals
     causes : findings that were named at least likely
     drill : the drill that is told
+    minor : the golfer is a minor
     """
 
     at: At
@@ -59,6 +60,16 @@ class Case:
     sight: bool = False
     causes: frozenset[Cause] = field(default_factory=frozenset[Cause])
     drill: Drill | None = None
+    minor: bool = False
+
+    @property
+    def bends(self) -> bool:
+        """The golfer bends over the ball for long: in a drill that is putted, set down or looked at over and over."""
+        return self.at == "card" or (self.at == "drill" and self.drill is None) or self._drilled
+
+    @property
+    def _drilled(self) -> bool:
+        return self.drill is not None and self.drill.event != "round"
 
     @property
     def laser(self) -> bool:
@@ -104,18 +115,19 @@ CAUTIONS: Final[Mapping[str, Callable[[Case], bool]]] = {
     "beam_thrown": lambda it: it.laser and (it.mirror or bool(it.parts & _METAL)),
     "coachs_word": lambda it: it.laser and it.mirror,
     "lights_up": lambda it: it.laser and it.surface in ("indoor_mat", "carpet"),
-    "no_laser_at_home": lambda it: it.at == "sheet",
+    "no_laser_at_home": lambda it: it.at == "sheet" and it.laser,
     "beyond_the_hole": lambda it: it.guided and it.hole,
     "holes_mended": lambda it: it.outside and bool(it.parts & _PEGGED),
     "cups_edge": lambda it: it.outside and it.hole,
     "weather": lambda it: it.outside,
+    "wet_green": lambda it: it.outside and bool(_WET.search(it.conditions)),
     "wet_mat": lambda it: it.surface in ("indoor_mat", "carpet") and bool(_WET.search(it.conditions)),
     "towel": lambda it: it.outside and it.minutes >= Pauses().feet_min,
     "shared_kit": lambda it: it.shared and any(one.kind in _HELD for one in it.aids),
     "filming": lambda it: it.at == "photo" or any(one.kind == "camera" for one in it.aids),
-    "minors": lambda it: it.at in ("golfer", "photo"),
-    "straighten_up": lambda it: it.takes_home or it.at == "drill",
-    "pain": lambda it: it.takes_home or it.at == "drill" or (bool(it.limits) and it.at in ("lesson", "judged")),
+    "minors": lambda it: it.minor and it.at in ("golfer", "photo", "sheet"),
+    "straighten_up": lambda it: it.bends,
+    "pain": lambda it: it.bends or (bool(it.limits) and it.at in ("lesson", "judged", "sheet", "card")),
     "sparing_tilt": lambda it: bool({"neck", "back"} & set(it.limits)) and (it.mirror or it.takes_home),
     "one_foot": lambda it: it.one_foot,
     "not_on_one_foot": lambda it: it.takes_home and bool(_UPRIGHT & set(it.limits)),

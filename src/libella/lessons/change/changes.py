@@ -61,9 +61,12 @@ def drop_change(desk: Desk, id: UUID, dropped_at: datetime | None) -> KeptChange
         return value_of(KeptChange, row)
 
 
-def chosen_now(desk: Desk, golfer_id: UUID) -> list[Chosen]:
-    """The changes a golfer goes with now, newest first: neither dropped nor taken back."""
+def chosen_now(desk: Desk, golfer_id: UUID, *, lesson_id: UUID | None = None) -> list[Chosen]:
+    """The changes a golfer goes with now, newest first: neither dropped nor taken back; only those of a lesson, where
+    one is named."""
     query = _chosen(desk, golfer_id).where(NotedChangeRow.dropped_at.is_(None))
+    if lesson_id is not None:
+        query = query.where(NotedChangeRow.lesson_id == lesson_id)
     with desk.transaction() as session:
         rows = values_of(KeptChange, session.scalars(query))
     return [_CHOSEN.read(it.chosen) for it in rows if it.chosen is not None]

@@ -7,13 +7,14 @@ from uuid import UUID
 from sqlalchemy import exists, select
 
 from ...core.golfer.limits import Limit
-from ...core.keep.caution import At, Case, laid
+from ...core.keep.caution import At, Case, laid, of_kinds
 from ...store.tables import LessonRow
 from ..change.drills import drills_known
 from ..desk.desk import Desk
 from ..golfer.golfers import golfer
 from ..lesson.complaints import complaint_of
 from ..lesson.lessons import golfer_in
+from ..people.consents import consent_of
 from ..set.plans import plan_now
 from ..set.stations import entry_of
 from ..start.pauses import pause_sheet
@@ -36,20 +37,30 @@ def of_lesson(desk: Desk, id: UUID, at: At, now: datetime | None = None) -> Case
         shared=_shared(desk, lesson),
         limits=_limits(who),
         sight=who.glasses == "varifocal" or (complaint is not None and complaint.felt == "sight"),
+        minor=consent_of(desk, who.id).minor,
     )
 
 
 def for_home(desk: Desk, id: UUID, drill: str, causes: frozenset[str]) -> Case:
-    """The case of what a golfer takes home from a lesson: nothing of the lesson's own is laid there."""
+    """The case of what a golfer takes home: what the drill lays is laid there, nothing of the lesson's own is."""
     known = drills_known(desk).get(drill)
     it = of_lesson(desk, id, "sheet")
-    return Case("sheet", limits=it.limits, sight=it.sight, causes=causes, drill=known.drill if known else None)
+    return Case(
+        "sheet",
+        aids=of_kinds(*known.drill.layout.aids) if known else (),
+        limits=it.limits,
+        sight=it.sight,
+        causes=causes,
+        drill=known.drill if known else None,
+        minor=it.minor,
+    )
 
 
 def of_golfer(desk: Desk, id: UUID, at: At) -> Case:
     """The case of a golfer outside any lesson."""
     who = golfer(desk, id)
-    return Case(at, limits=_limits(who), sight=who.glasses == "varifocal")
+    minor = consent_of(desk, id).minor
+    return Case(at, limits=_limits(who), sight=who.glasses == "varifocal", minor=minor)
 
 
 def _limits(who: KeptGolfer) -> tuple[Limit, ...]:

@@ -16,7 +16,7 @@ from ...core.change.proposal import KINDS, Chosen
 from ...core.change.retention import Retained
 from ...core.change.retest import Retest, Tested
 from ...core.change.run import Progress
-from ...core.change.session import Given, Item, Session, Unmet, Wish
+from ...core.change.session import Given, Item, Session, Unmet, Why, Wish
 from ...core.change.training import Trained
 from ...core.course.chance import Green
 from ...core.course.outlook import DRAWN, outlook, starter_of
@@ -37,6 +37,7 @@ from ..change.kit import FIELDS
 from ..judge.findings import cause_said
 from .claims import comparisons, gone_together, growths, levels_read, paces
 from .findings import a_finding
+from .follows import follows_aloud
 from .reading import Reading
 
 _SEEN: Final[tuple[Seen, ...]] = ("as_said", "otherwise", "not_there", "open", "unread")
@@ -77,6 +78,7 @@ def change_aloud(it: Reading) -> None:
         it.say("change", change.change_line, some)
     both = Answer(Complaint(("both",)), "as_said", None, None, (), (), start, None)
     it.say("change", complaint.answer_said, both, head, it.hand, it.units)
+    follows_aloud(it)
     practice_aloud(it)
     course_aloud(it)
     afterwards_aloud(it)
@@ -140,7 +142,9 @@ def practice_aloud(it: Reading) -> None:
     for items in ((), (Item("check", 1.5),), (Item("retest", 8.5, 30), Item("drill", 4.0, 10, "call_it"))):
         it.say("change", practice.session_said, Session(1, 1, 15.0, items))
     for wish in get_args(Wish):
-        it.say("change", practice.unmet_said, Unmet(wish, 0 if wish == "waits" else 2, "strike"), _GIVEN)
+        about = {"waits": "strike", "free": "2"}.get(wish, "")
+        for why in get_args(Why) if about else ("",):
+            it.say("change", practice.unmet_said, Unmet(wish, 0 if wish == "waits" else 2, about, why), _GIVEN)
     it.say("change", practice.worked_said, _GIVEN)
 
 

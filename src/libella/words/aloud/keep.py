@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from datetime import UTC, date, datetime
 from typing import Any, get_args
 
+from ...core.change.drills import drills
 from ...core.golfer.limits import LIMITS
 from ...core.keep.card import Card
 from ...core.keep.caution import At, Case, of_kinds
@@ -36,6 +37,8 @@ def keep_aloud(it: Reading) -> None:
     for at in get_args(At):
         case = Case(at, of_kinds("ground_laser", "ground_mirror"), "green", minutes=13.0, limits=LIMITS, sight=True)
         it.say("keep", caution.cautions_said, case)
+    for one in drills().values():
+        it.say("keep", caution.drill_cautions_said, one)
     for amount in (0.0, 0.96, -2.5):
         for way in WAYS:
             it.say("keep", converter.amount_said, converted(amount, "deg", 3.0), way)

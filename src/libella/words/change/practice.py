@@ -8,8 +8,8 @@ from ...core.change.drill import Drill, Event, Serves
 from ...core.change.goal import CountGoal, Goal, LevelGoal
 from ...core.change.retest import EACH
 from ...core.change.run import Progress
-from ...core.change.session import Given, Item, Session, Unmet, retest_min
-from ...core.judge.findings.ranked import RULES
+from ...core.change.session import Given, Item, Session, Unmet, Why, retest_min
+from ...core.change.topic import TOPICS
 from ..shared.counts import counted, listed
 from ..shared.inside import inside
 
@@ -27,7 +27,7 @@ MISSED: Final = "What is missed is moved to the days that are left, never piled 
 
 def serves_name(name: Serves) -> str:
     """What a drill is for."""
-    return _SERVED.get(name) or RULES[name].name
+    return _SERVED.get(name) or TOPICS[name].name
 
 
 def goal_said(it: Goal, event: Event) -> str:
@@ -110,6 +110,21 @@ def session_said(it: Session) -> str:
     return f"About {round(work)} of {it.minutes:g} minutes{rests}."
 
 
+_WHY: Final[dict[Why, str]] = {
+    "": "",
+    "time": "No day has the minutes for it.",
+    "half": "Half of the minutes go to the change first.",
+    "new": "One new drill a session is enough.",
+    "done": "Every drill has had its days this week.",
+    "met": "The goals of its drills are met.",
+    "body": "Its drills aren’t for this golfer’s body.",
+    "bag": "Its drills need things that aren’t in the bag.",
+    "card": "Its drills need a set-up card. Save one first.",
+    "green": "Its drills need a green.",
+    "none": "There is no drill for it.",
+}
+
+
 def unmet_said(it: Unmet, given: Given) -> str:
     """A wish that could not be met, and why."""
     week = f"Week {it.week}: " if it.week else ""
@@ -117,22 +132,30 @@ def unmet_said(it: Unmet, given: Given) -> str:
     match it.wish:
         case "retest":
             takes = math.ceil(retest_min(given.putt_s))
-            return f"{week}no retest: it takes {takes} minutes, and the longest day has {longest}."
+            return f"{week}no retest. It takes {takes} minutes, and the longest day has {longest}."
         case "retention":
             return f"{week}no day has room for the ten putts that show what is left."
         case "check":
             return f"{week}no room for the quick check."
-        case "first_two":
-            return f"{week}less than six minutes of ten go to the first two findings."
+        case "half":
+            return f"{week}less than half of the drill minutes go to the change. No day has room for more."
         case "variety":
-            return f"{week}one drill stands alone in three sessions running."
+            return f"{week}one drill is alone in three sessions in a row."
         case "aid_off":
-            return f"{week}the aid is there oftener, or less often, than meant."
+            return f"{week}the aid is there more often, or less often, than planned."
         case "sides":
-            return f"{week}no room for putts from round the hole."
-        case _:
-            days, name = counted(len(given.minutes), "day"), serves_name(it.about)
-            return f"{name} waits: {days} a week of up to {longest} minutes hold no more."
+            return f"{week}no room for putts from all round the hole."
+        case "free":
+            return f"{week}day {it.about} is free. {_FREE[it.why]}"
+        case "waits":
+            return f"{serves_name(it.about)} waits. {_WHY[it.why]}"
+
+
+_FREE: Final[dict[Why, str]] = {
+    **_WHY,
+    "time": "No drill is that short.",
+    "none": "No drill can be done here.",
+}
 
 
 def worked_said(given: Given) -> str:

@@ -19,6 +19,8 @@ REFUSALS: Final[dict[str, Template]] = {
     "run_of_counts": ("This drill is told as done or not, one for each time.", "1 or 0 for each"),
     "run_too_long": ("A run is not so long.", "up to {most}"),
     "plan_of_nothing": ("A plan works on something.", "one finding, or putting as on the course"),
+    "plan_starts": ("A plan starts on the day of its lesson, or within a year of it.", "from {first} on"),
+    "no_such_zone": ("“{named}” is no time zone.", "a name such as Europe/Vienna"),
     "round_putts": ("A hole of {told} putts is not kept.", "1 to {most}"),
     "round_holed_missed": ("A first putt that was holed missed to no side.", "a side, or one putt"),
     "round_holes": ("A round of {told} holes is not kept.", "1 to {most}"),

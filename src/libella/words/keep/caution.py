@@ -2,6 +2,7 @@
 
 from typing import Final
 
+from ...core.change.drill import Drill
 from ...core.keep.caution import Case, cautions
 
 CAUTIONS: Final[dict[str, str]] = {
@@ -18,13 +19,13 @@ CAUTIONS: Final[dict[str, str]] = {
     "holes_mended": "Mend the holes that pegs and rods leave; the greenkeeper’s rules come first.",
     "cups_edge": "Nobody steps on the cup’s edge, or leans on the putter beside it.",
     "weather": "Thunder or lightning: off the green at once, and leave rods and putters lying.",
+    "wet_green": "The green is wet. Wear shoes that grip, and dry your hands and the grip.",
     "wet_mat": "It is wet: dry the mat and the soles first, wet mats slide.",
     "towel": "One place stood on for long: a towel under the feet, and the stance moved before the turf wears.",
     "shared_kit": "Several golfers use it today: wipe what comes near hands and face in between.",
     "filming": "Film and photograph nobody who did not agree.",
     "minors": "Records and pictures of minors need their guardian’s consent.",
-    "straighten_up": "Bent over long it goes to the back: straighten up every eight minutes in a drill, every twelve "
-    "in a lesson.",
+    "straighten_up": "Bending over for long strains your back. Stand up and walk every eight minutes in a drill.",
     "pain": "Stop at pain, and see a licensed professional.",
     "sparing_tilt": "Tilt the head sparingly: only as far as it goes by itself.",
     "one_foot": "Stands on one foot: a hold at hand, and not when tired.",
@@ -38,7 +39,16 @@ CAUTIONS: Final[dict[str, str]] = {
 }
 
 
+_OF_EVERY_DRILL: Final = frozenset(("straighten_up", "pain"))
+"""What applies to every drill alike: said once a page, and not with each."""
+
+
 def cautions_said(it: Case) -> list[str]:
     """All cautions that apply: of each instrument laid first, then of all together; each said once."""
     own = [said for about in it.aids for said in about.cautions]
     return list(dict.fromkeys([*own, *(CAUTIONS[code] for code in cautions(it))]))
+
+
+def drill_cautions_said(it: Drill) -> list[str]:
+    """What applies to one drill, beside what applies to every drill."""
+    return [CAUTIONS[code] for code in cautions(Case("drill", drill=it)) if code not in _OF_EVERY_DRILL]

@@ -1,9 +1,12 @@
 """The same put plainly: no degrees and no percents, how wide it is at three metres, how often against luck."""
 
+import math
 import re
+from dataclasses import replace
 from typing import Final
 
 from ...core.certainty.verdict import Word
+from ...core.drawing.scene import Label, Scene
 from ...core.golfer.wording import Wording
 from ...core.measure.angle import offset_m
 from ...core.measure.units import Units
@@ -18,6 +21,26 @@ SURE: Final[dict[Word, str]] = {
 _AT_M: Final = 3.0
 _FINGER_M: Final = 0.018
 _HAND_M: Final = 0.09
+_WIDTHS: Final[dict[float, str]] = {
+    0.5 * _FINGER_M: "half a finger’s width",
+    0.75 * _FINGER_M: "not quite a finger’s width",
+    _FINGER_M: "a finger’s width",
+    1.5 * _FINGER_M: "a finger and a half’s width",
+    2 * _FINGER_M: "two fingers’ width",
+    3 * _FINGER_M: "three fingers’ width",
+    4 * _FINGER_M: "four fingers’ width",
+    _HAND_M: "a hand’s width",
+    1.5 * _HAND_M: "a hand and a half’s width",
+    2 * _HAND_M: "two hands’ width",
+    2.5 * _HAND_M: "two and a half hands’ width",
+    3 * _HAND_M: "three hands’ width",
+    4 * _HAND_M: "four hands’ width",
+    0.5: "half a step",
+    0.75: "a step",
+    1.1: "a step and a half",
+    1.5: "two steps",
+}
+"""What a width is called: each true to a quarter, from half a finger to two steps."""
 _DEGREES: Final = re.compile(r"(?P<size>\d+(?:\.\d+)?)°")
 _WORDS: Final = re.compile(r"\b(?P<word>clear|likely)(?=[.;:]|$)")
 _SHARE: Final = re.compile(r"\b(?P<n>\d+) (?P<how>more |fewer )?(?P<of>in|of) a hundred\b")
@@ -30,11 +53,8 @@ def width_said(size_deg: float, units: Units) -> str:
     ('a hand’s width at 3 m', 'a finger’s width at 10 ft')
     """
     across_m, at = abs(offset_m(size_deg, _AT_M)), "10 ft" if units == "feet" else "3 m"
-    fingers = max(round(across_m / _FINGER_M), 1)
-    if fingers <= 3:
-        return f"{('a finger’s width', 'two fingers’ width', 'three fingers’ width')[fingers - 1]} at {at}"
-    hands = round(across_m / _HAND_M)
-    return f"{'a hand’s width' if hands <= 1 else f'{hands} hands’ width'} at {at}"
+    wide = min(_WIDTHS, key=lambda it: abs(math.log(max(across_m, 1e-4) / it)))
+    return f"{_WIDTHS[wide]} at {at}"
 
 
 def share_said(of_hundred: float) -> str:
@@ -74,3 +94,11 @@ def _as_one_in(it: re.Match[str]) -> str:
 def put(said: str, wording: Wording, units: Units) -> str:
     """A sentence as it is put to this golfer."""
     return plainly(said, units) if wording == "plain" else said
+
+
+def put_scene(scene: Scene, wording: Wording) -> Scene:
+    """A picture as it is put to this golfer: plainly it carries no degrees."""
+    if wording != "plain":
+        return scene
+    kept = tuple(it for it in scene.shapes if not (isinstance(it, Label) and "°" in it.text))
+    return replace(scene, shapes=kept)

@@ -24,7 +24,15 @@
   const begun = new Draft<Own>(`change ${lessonId}`, () => ({ what: '', feel: '', kind: 'set_up', asks: 'line' }))
   const draft = $derived(begun.value)
   const choosing = createWrite(
-    () => chooseChange({ ...$state.snapshot(draft), cause: '', proposal: '', lesson_id: lessonId, made_at: stamp() }),
+    () =>
+      chooseChange({
+        ...$state.snapshot(draft),
+        cause: '',
+        proposal: '',
+        way: {},
+        lesson_id: lessonId,
+        made_at: stamp()
+      }),
     () => {
       begun.clear()
       open = false

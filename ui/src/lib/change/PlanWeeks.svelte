@@ -21,11 +21,16 @@
 
   const plan = planQuery(() => golferId)
   const it = $derived(plan.data)
-  const DAYS = ['1', '2', '3', '4', '5', '6'].map((n) => ({ value: n, words: n }))
+  const DAYS = ['1', '2', '3', '4', '5', '6', '7'].map((n) => ({ value: n, words: n }))
   const MINUTES = ['5', '10', '15', '20', '30', '45', '60'].map((n) => ({ value: n, words: n }))
   const schools = schoolsQuery(() => (lessonId ? { lesson: lessonId } : { golfer: golferId }))
   let days = $derived(String(schools.data?.settings.days_a_week ?? 3))
   let minutes = $derived(String(schools.data?.settings.minutes_a_day ?? 15))
+  const PLACES = [
+    { value: 'green', words: 'A green' },
+    { value: 'floor', words: 'No green at home' }
+  ]
+  let place = $state('green')
   let asking = $state(false)
   const making = createWrite(
     (lesson: string) =>
@@ -34,7 +39,9 @@
         minutes: Array<number>(Number(days)).fill(Number(minutes)),
         weeks: 4,
         starts_at: stamp(),
-        made_at: stamp()
+        made_at: stamp(),
+        zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+        no_green: place === 'floor'
       }),
     () => (asking = false)
   )
@@ -55,6 +62,7 @@
       <div class="mt-3 grid gap-3" data-ask-plan>
         <Choice label="Days a week" options={DAYS} bind:value={days} />
         <Choice label="Minutes a day" options={MINUTES} bind:value={minutes} />
+        <Choice label="Where" options={PLACES} bind:value={place} />
         <div class="flex flex-wrap gap-2">
           <button
             class="button primary min-h-14 px-6 text-lg"

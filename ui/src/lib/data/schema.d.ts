@@ -6495,16 +6495,23 @@ export interface components {
             asks: "line" | "spread" | "window" | "roll" | "still" | "touch" | "strike" | "finish";
             /**
              * Cause
-             * @description the finding it is for; empty: none
+             * @description what it is for; empty: nothing of the lesson
              * @default
              */
-            cause: string;
+            cause: string | ("start" | "spread" | "pace" | "read" | "roll" | "eyes" | "string" | "hold");
             /**
              * Proposal
              * @description the proposal it was taken from; empty: the coach's own
              * @default
              */
             proposal: string;
+            /**
+             * Way
+             * @description of a way that a comparison tried: the factors in which it is not as usual
+             */
+            way?: {
+                [key: string]: string;
+            };
             /**
              * Made At
              * Format: date-time
@@ -11185,17 +11192,35 @@ export interface components {
         };
         /**
          * OfferOut
-         * @description What is usually changed for a finding of the lesson.
+         * @description Something the lesson says at least likely, and the changes that fit it, the first first.
          */
         OfferOut: {
-            /** Cause */
-            cause: string;
+            /**
+             * Cause
+             * @description what is worked on
+             */
+            cause: string | ("start" | "spread" | "pace" | "read" | "roll" | "eyes" | "string" | "hold");
             /** Name */
             name: string;
             /** Words */
             words: string;
+            /**
+             * General
+             * @description said where the cause is not known; empty where it is
+             */
+            general: string;
+            /**
+             * Reasons
+             * @description what else speaks for it
+             */
+            reasons: string[];
             /** Proposals */
             proposals: components["schemas"]["UsualChangeOut"][];
+            /**
+             * Ruled Out
+             * @description the usual changes that don't fit, each with why
+             */
+            ruled_out: string[];
         };
         /**
          * OneTimeLinkOut
@@ -15375,6 +15400,18 @@ export interface components {
              * @description of what takes more than one time; empty: there are none
              */
             steps: string[];
+            /**
+             * Against
+             * @description what was read that speaks against it, less surely than for it
+             */
+            against: string[];
+            /**
+             * Way
+             * @description of a way that a comparison tried: where it is not as usual
+             */
+            way: {
+                [key: string]: string;
+            };
         };
         /**
          * UsualLengthIn
@@ -15986,9 +16023,14 @@ export interface components {
             revision: number;
             /**
              * Offers
-             * @description what is usually changed, by finding, the first finding first
+             * @description what follows, the first first; empty under what can't be told yet
              */
             offers: components["schemas"]["OfferOut"][];
+            /**
+             * Check
+             * @description what to check first, where nothing fits yet or the cause is not known; else empty
+             */
+            check: string;
             /**
              * Held
              * @description changes of this golfer, newest first
@@ -16049,6 +16091,18 @@ export interface components {
              * Format: date-time
              */
             made_at: string;
+            /**
+             * Zone
+             * @description where days begin and end, by the tz database; empty: UTC
+             * @default
+             */
+            zone: string;
+            /**
+             * No Green
+             * @description there is only a floor or a mat at home
+             * @default false
+             */
+            no_green: boolean;
         };
         /**
          * ChangeOut

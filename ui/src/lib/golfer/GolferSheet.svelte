@@ -157,5 +157,5 @@
         >{/if}
     </div>
   </form>
-  <div class="mt-3"><Cautions at="golfer" /></div>
+  {#if golfer}<div class="mt-3"><Cautions at="golfer" golfer={golfer.id} /></div>{/if}
 </Sheet>

@@ -8,6 +8,7 @@
   import Coming from '$lib/base/Coming.svelte'
   import Trouble from '$lib/base/Trouble.svelte'
   import { place } from '$lib/base/place.svelte'
+  import Cautions from '$lib/keep/Cautions.svelte'
   import DrillDrawn from '$lib/change/DrillDrawn.svelte'
   import OwnDrill from '$lib/change/OwnDrill.svelte'
   import { drillsQuery } from '$lib/change/queries.svelte'
@@ -93,6 +94,7 @@
     <Trouble error={drills.error} again={() => drills.refetch()} />
   {:else if drills.data}
     <div class="mt-3"><Choice label="For" options={kinds} bind:value={serves} first={7} /></div>
+    <div class="mt-3"><Cautions at="drill" /></div>
     {#if !found.length}<p class="mt-4 text-lg">No drill like that. Copy one and make it yours.</p>{/if}
     <ul class="mt-4 grid gap-x-8 gap-y-6 sm:grid-cols-2">
       {#each found as it (it.code)}

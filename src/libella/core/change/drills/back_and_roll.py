@@ -6,7 +6,7 @@ DRILL = Drill(
     code="back_and_roll",
     name="Back and roll",
     purpose="The backstroke is to tell the roll, on each surface.",
-    serves=("read_and_pace",),
+    serves=("pace", "read_and_pace"),
     event="putt",
     layout=Layout(("no_rig",), (), (3.0,), hole=False),
     steps=("A tape beside the ball.", "Back to one mark; roll it; measure how far.", "Three marks, four putts each."),

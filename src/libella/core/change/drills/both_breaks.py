@@ -6,7 +6,7 @@ DRILL = Drill(
     code="both_breaks",
     name="Both breaks",
     purpose="The read is to be right both ways.",
-    serves=("read_and_pace",),
+    serves=("read", "read_and_pace"),
     event="putt",
     layout=Layout(("no_rig",), (), (3.0,), falls_percent=2.0),
     steps=("Say the start.", "Roll a ball both ways, or level it, and see.", "Putt it. Then the other side."),

@@ -21,4 +21,5 @@ DRILL = Drill(
     easier="One look at a time.",
     harder="With the card in the bag, then beside it.",
     risk="No laser on while anybody looks into a mirror.",
+    card=True,
 )

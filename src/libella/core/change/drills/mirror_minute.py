@@ -6,7 +6,7 @@ DRILL = Drill(
     code="mirror_minute",
     name="Mirror minute",
     purpose="The eyes are to be where the set-up card has them, without looking for it.",
-    serves=("perception", "face_aim"),
+    serves=("eyes", "perception", "face_aim"),
     event="look",
     layout=Layout(("ground_string",), ("ground_mirror",)),
     steps=("Stand as always, eyes shut.", "Open them: are they inside the marks of the card?", "Step away. Again."),
@@ -17,4 +17,5 @@ DRILL = Drill(
     harder="After twenty putts.",
     risk="No laser is on while a head is over the mirror; turn the mirror out of the sun.",
     stop="Stop when the sun flashes in it.",
+    card=True,
 )

@@ -6,7 +6,7 @@ DRILL = Drill(
     code="peg_and_ball",
     name="Peg and ball",
     purpose="The head is to come back to where it was set down.",
-    serves=("strike", "path"),
+    serves=("strike", "roll", "path"),
     event="putt",
     layout=Layout(("no_rig",), ("putter_gate",), (2.0,), narrows=Narrowing("putter_gate", "inside_width_m", 0.004)),
     steps=("Two pegs, a finger wider than the putter at each end.", "Putt; say which peg it touched, near or far."),

@@ -6,6 +6,7 @@
   import { day } from '$lib/base/dates'
   import { Draft } from '$lib/base/draft.svelte'
   import { place } from '$lib/base/place.svelte'
+  import Cautions from '$lib/keep/Cautions.svelte'
   import DrillDrawn from '$lib/change/DrillDrawn.svelte'
   import { Rest } from '$lib/change/rest.svelte'
   import RunDrill from '$lib/change/RunDrill.svelte'
@@ -127,6 +128,7 @@
     {/if}
     {#if drill}
       <div class="mt-3"><DrillDrawn {drill} /></div>
+      <div class="mt-2"><Cautions at="drill" golfer={id} /></div>
       {#key at}
         <RunDrill
           {drill}

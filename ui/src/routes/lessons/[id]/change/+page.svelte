@@ -34,12 +34,14 @@
 
   /** By which schools the changes of a finding stand in their order. */
   const decided = (offer: Shapes['OfferOut']) => [...new Set(offer.proposals.flatMap((one) => one.decided_by))]
+  const reasoned = (offer: Shapes['OfferOut']) =>
+    offer.reasons.length > 0 || offer.ruled_out.length > 0 || offer.proposals.some((one) => one.against.length > 0)
   let telling = $state(false)
   let wording = $state(false)
   type Own = Pick<Required<Shapes['ChosenIn']>, 'what' | 'feel' | 'kind' | 'asks'>
   const choose = createWrite(
-    (own: Own & { cause?: string; proposal?: string }) =>
-      chooseChange({ cause: '', proposal: '', ...own, lesson_id: id, made_at: stamp() }),
+    (own: Own & { cause?: string; proposal?: string; way?: Record<string, string> }) =>
+      chooseChange({ cause: '', proposal: '', way: {}, ...own, lesson_id: id, made_at: stamp() }),
     () => (another = false)
   )
 </script>
@@ -61,24 +63,30 @@
       {/if}
       {#if choosing}
         {#if held.length}<p class="mt-1 max-w-prose text-lg" data-ask-first>{it.ask_first}</p>{/if}
+        {#if it.check}
+          <p class="mt-3 max-w-prose border-l-4 border-ink pl-3 text-lg leading-snug font-semibold" data-check>
+            <Said text={it.check} />
+          </p>
+        {/if}
         {#if !it.offers.length}
           <p class="mt-1 max-w-prose text-lg" data-none-named>
-            Nothing is named yet that could be changed: check what Judge says next, or word a change of your own.
+            {it.check ? 'No change yet. We can’t tell what to change.' : 'Nothing was read yet. Read the starts first.'}
           </p>
         {/if}
         {#each it.offers as offer (offer.cause)}
           <section class="mt-4" data-offer={offer.cause}>
             <h2 class="border-b-2 border-ink pb-1 text-lg font-semibold"><Said text={offer.words} /></h2>
+            {#if offer.general}<p class="mt-1 leading-snug" data-general>{offer.general}</p>{/if}
             {#each decided(offer) as of (of)}<SchoolMark
                 {of}
                 whose={{ lesson: id }}
                 golfer={lesson.data.golfer}
               />{/each}
             <div class="mt-2 grid gap-2 sm:grid-cols-2">
-              {#each offer.proposals as one (one.code)}
+              {#each offer.proposals as one (one.code + one.what)}
                 <button
                   class="button min-h-20 flex-col items-stretch justify-start gap-0.5 p-3 text-left whitespace-normal"
-                  data-proposal={one.code}
+                  data-proposal={one.code || 'keep'}
                   disabled={choose.isPending}
                   onclick={() =>
                     choose.mutate({
@@ -87,7 +95,8 @@
                       kind: one.kind,
                       asks: one.asks,
                       cause: offer.cause,
-                      proposal: one.code
+                      proposal: one.code,
+                      way: one.way
                     })}
                 >
                   <span class="text-lg leading-tight font-semibold">{one.what}</span>
@@ -100,6 +109,20 @@
                 </button>
               {/each}
             </div>
+            {#if !offer.proposals.length}<p class="mt-2 leading-snug">None of the usual changes fits.</p>{/if}
+            {#if reasoned(offer)}
+              <details class="mt-1" data-reasons>
+                <summary class="min-h-12 cursor-pointer py-2.5 font-semibold">For and against</summary>
+                <ul class="grid gap-1 pb-2 leading-snug">
+                  {#each offer.reasons as one (one)}<li><b>For:</b> <Said text={one} /></li>{/each}
+                  {#each offer.proposals as one (one.code + one.what)}{#each one.against as against (against)}<li>
+                        <b>Against “{one.what}”:</b>
+                        <Said text={against} />
+                      </li>{/each}{/each}
+                  {#each offer.ruled_out as one (one)}<li><b>Not offered:</b> <Said text={one} /></li>{/each}
+                </ul>
+              </details>
+            {/if}
           </section>
         {/each}
         {#if choose.error}<Trouble error={choose.error} />{/if}

@@ -1,0 +1,49 @@
+"""What a lesson works on: a cause, or what a claim is about while its cause is not known yet."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Final, Literal
+
+from ..judge.findings.finding import Cause
+from ..judge.findings.next_check import CheckName
+from ..judge.findings.ranked import RULES
+
+Claimed = Literal["start", "spread", "pace", "read", "roll", "eyes", "string", "hold"]
+"""Topics that belong to a claim, or to one half of a cause: read and pace are practised differently."""
+Topic = Cause | Claimed
+"""A name in `TOPICS`."""
+Way = Literal["", "left", "right", "short", "past", "heel", "toe", "open", "closed"]
+"""To which side a topic is off: what is changed may differ from side to side."""
+
+
+@dataclass(frozen=True, slots=True)
+class About:
+    """A topic: its name, the check that tells more about it, whether a golfer can practise it."""
+
+    name: str
+    check: CheckName
+    drilled: bool = True
+
+
+TOPICS: Final[Mapping[Topic, About]] = {
+    "rig": About(RULES["rig"].name, "second_proof", drilled=False),
+    "perception": About(RULES["perception"].name, "what_looks_straight"),
+    "ball_mark": About(RULES["ball_mark"].name, "marks"),
+    "face_aim": About(RULES["face_aim"].name, "set_downs"),
+    "compensation": About(RULES["compensation"].name, "set_downs"),
+    "face_at_impact": About(RULES["face_at_impact"].name, "sensor"),
+    "path": About(RULES["path"].name, "sensor"),
+    "strike": About(RULES["strike"].name, "strike"),
+    "movement": About(RULES["movement"].name, "stillness"),
+    "guide": About(RULES["guide"].name, "without_guide"),
+    "distance": About(RULES["distance"].name, "three_lengths"),
+    "read_and_pace": About(RULES["read_and_pace"].name, "finish"),
+    "start": About("Where the ball starts", "set_downs"),
+    "spread": About("The spread of the starts", "stillness"),
+    "pace": About("Pace", "finish"),
+    "read": About("The read", "finish"),
+    "roll": About("The roll", "strike"),
+    "eyes": About("Where the eyes are", "what_looks_straight"),
+    "string": About("The string", "lean_string", drilled=False),
+    "hold": About("What is good already", "more_putts"),
+}
