@@ -210,7 +210,7 @@ def test_the_front_end_types_no_limit_and_no_code_again():
 # drawings, which say what they show to whoever can't see them.
 NAME_THEMSELVES = re.compile(
     r"core/(instruments/|judge/findings/rules/|start/notes|start/stroke|see/position|stand/set_up|set/kit|keep/templates"
-    r"|change/proposal|change/proposed/|change/drills/|schools/|drawing/|golfer/level|certainty/matter|\w+/\w*drawn|set/layout|keep/card|green/putt|see/eyes|see/straight)"
+    r"|change/proposal|change/proposed/|change/topic|change/drills/|schools/|drawing/|golfer/level|certainty/matter|\w+/\w*drawn|set/layout|keep/card|green/putt|see/eyes|see/straight)"
 )
 
 

@@ -1,5 +1,7 @@
 """What a golfer comes with, and what a lesson answers to it."""
 
+from dataclasses import replace
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -10,6 +12,8 @@ from libella.core.change.proposal import FACTOR_OF, KINDS, PROPOSALS, Chosen, pr
 from libella.core.change.topic import TOPICS
 from libella.core.judge.findings.judged import judge_lesson
 from libella.core.judge.findings.ranked import RULES
+from libella.core.judge.ledger.entry import Event
+from libella.core.measure.interval import Interval
 from libella.core.measure.limits import OutOfLimits
 from libella.words.change.complaint import answer_said
 from tests.core.judge.samples import batch, ledger
@@ -82,3 +86,12 @@ def test_which_of_two_and_a_true_aid_are_answered_by_a_comparison_and_a_proof():
     unproved = answer(Complaint(about=("which_better", "aid_true")), judge_lesson(ledger(line_deg=None)))
     assert [it.seen for it in unproved.about] == ["unread", "unread"]
     assert [it.seen for it in answered(RIGHT, about=("aid_true", "nothing_wrong")).about] == ["as_said", "otherwise"]
+
+
+def test_a_strike_that_was_felt_and_goes_with_the_roll_is_borne_out():
+    heel, middle = Interval(-float("inf"), -6.0), Interval(-6.0, 6.0)
+    told = [(heel, "wobble")] * 4 + [(heel, "clean")] + [(middle, "clean")] * 5
+    events = tuple(Event(f"p{n}", {"strike": strike, "roll": roll}) for n, (strike, roll) in enumerate(told))
+    putts = replace(batch("strike", []), events=events)
+    it = answer(Complaint(felt="strike"), judge_lesson(ledger(putts)))
+    assert it.felt == "as_said" and it.felt_with

@@ -250,7 +250,7 @@ class _Order:
 
 def _offer(it: Fitting, order: _Order, hand: Hand, units: InUnits) -> OfferOut:
     follow = it.follow
-    proposals = [_kept_way(follow)] if follow.better is not None else []
+    proposals = [_kept_way(follow, hand, units)] if follow.better is not None else []
     proposals += [_proposal(one, follow, order, hand, units) for one in order.sorted(it.fits)]
     return OfferOut(
         cause=follow.topic,
@@ -263,7 +263,7 @@ def _offer(it: Fitting, order: _Order, hand: Hand, units: InUnits) -> OfferOut:
     )
 
 
-def _kept_way(follow: Follow) -> UsualChangeOut:
+def _kept_way(follow: Follow, hand: Hand, units: InUnits) -> UsualChangeOut:
     it = follow.better
     assert it is not None
     return UsualChangeOut(
@@ -271,7 +271,7 @@ def _kept_way(follow: Follow) -> UsualChangeOut:
         kind=it.kind,
         kind_name=words.KIND_NAMES[it.kind],
         what=follow_words.kept_said(it),
-        feel=follow_words.KEEP_FEEL,
+        feel=follow_words.kept_feel_said(follow, hand, units),
         asks=it.asks,
         school="",
         rival="",

@@ -127,7 +127,7 @@ def _of_felt(
     of = [one for one in it.findings.ranked if one.cause in FELT[complaint.felt]]
     if any(one.is_named and not one.explained_by for one in of) or apart:
         return "as_said"
-    if any(is_named(one) for one in read):
+    if any(is_named(one) for one in read) or any(one.quantity in FELT_IN[complaint.felt] for one in it.together):
         return "as_said"
     if not read and not any(it.case.ledger.was_read(name) for name in FELT_IN[complaint.felt]):
         return "unread"

@@ -6,9 +6,9 @@ from ...core.change.fitting import Fit, Ruled
 from ...core.change.follows import Follow
 from ...core.change.proposal import PROPOSALS
 from ...core.judge.findings.next_check import CHECKS, Check
-from ...core.judge.findings.said import Joined, Off
+from ...core.judge.findings.said import Differs, Joined, Off
 from ..change import follows
-from .claims import gone_together, levels_read
+from .claims import comparisons, gone_together, levels_read
 from .findings import a_finding
 from .reading import Reading
 
@@ -25,6 +25,11 @@ def follows_aloud(it: Reading) -> None:
             it.say("change", follows.what_said, proposal, one, it.units)
     for better in (kept, both):
         it.say("change", follows.kept_said, better)
+        for apart in (one for one in comparisons() if one.named):
+            group, found = apart.named[0]
+            for dose in (None, found):
+                told_so = Follow("spread", Differs(apart, group, found, dose), "likely", better=better)
+                it.say("change", follows.kept_feel_said, told_so, it.hand, it.units)
         it.say("change", follows.reasons_said, Follow("spread", Off(start), "likely", better=better), it.units)
     found = Follow("strike", Off(start), "likely", finding=a_finding("strike", "likely", "left"))
     it.say("change", follows.reasons_said, found, it.units)

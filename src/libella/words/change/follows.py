@@ -11,16 +11,18 @@ from ...core.judge.claims.level import Level
 from ...core.judge.claims.reads import Claim
 from ...core.judge.claims.share import ShareOf
 from ...core.judge.findings.next_check import Check
+from ...core.judge.findings.said import Differs
 from ...core.measure.units import Units, roughly
 from ..judge.chosen import chosen_said
 from ..judge.claims import headed, share_said
+from ..judge.differences import shift_said
 from ..judge.findings import fact_said
 from ..judge.lesson import check_said
 from ..shared.counts import listed
 from ..shared.inside import inside
 from .complaint import LIMIT_NAMES
 
-KEEP_FEEL: Final = "The golfer has putted this way already."
+_DID_BETTER: Final = "It did better than the other way today."
 SEVERAL: Final = "Several things differ in it. Nobody can say which of them did it."
 GENERAL: Final = "Why isn't known yet, so this is general practice."
 _METRES: Final = {"m": 1.0, "mm": 0.001}
@@ -34,6 +36,15 @@ def follow_said(it: Follow, hand: Hand, units: Units) -> str:
 def kept_said(it: Better) -> str:
     """The way of a comparison that did better, as the change that keeps it."""
     return f"Keep “{it.name}”"
+
+
+def kept_feel_said(it: Follow, hand: Hand, units: Units) -> str:
+    """What it takes to keep it: how far something was moved for it, where that was read."""
+    dose = it.said.dose if isinstance(it.said, Differs) else None
+    if dose is None:
+        return _DID_BETTER
+    shift = shift_said(dose, hand, units)
+    return f"{shift[0].upper()}{shift[1:]}."
 
 
 def what_said(it: Proposal, follow: Follow, units: Units) -> str:
