@@ -42,6 +42,7 @@ def faults_in(pages: Pages) -> list[str]:
         *_other_first(told),
         *_denied(pages, {it["quantity"] for it in read}),
         *_surer(told["findings"], read),
+        *_follows(told["change"], told["findings"], told["summary"]),
     ]
 
 
@@ -107,6 +108,19 @@ def _surer(findings: dict, read: Sequence[dict]) -> Iterator[str]:
         parts = [one for one in read if one["quantity"] in MADE_OF.get(it["cause"], ()) and one["word"] is not None]
         if SURE[it["word"]] and parts and max(SURE[one["word"]] for one in parts) < SURE[it["word"]]:
             yield f"{it['words']} is surer than {[(one['name'], one['words']) for one in parts]}"
+
+
+def _follows(change: dict, findings: dict, sheet: dict) -> Iterator[str]:
+    """Nothing is offered under what can't be told; where nothing is, the next check stands."""
+    for it in change["offers"]:
+        if it["words"].endswith("can't tell yet."):
+            yield f"offered under what can't be told: {it['words']}"
+        if len({one["what"] for one in it["proposals"]}) < len(it["proposals"]):
+            yield f"one change twice under {it['words']}"
+    if not change["offers"] and findings["next"] and not change["check"]:
+        yield f"neither a change nor a check: {findings['headline']}"
+    if sheet["drill"] is not None and not sheet["change"] and not sheet["week"]:
+        yield f"a drill of nothing that was chosen: {sheet['drill']['name']}"
 
 
 def _sentences(it: object) -> Iterator[str]:

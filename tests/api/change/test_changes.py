@@ -224,3 +224,52 @@ def test_what_no_miss_tells_is_asked_and_answered_by_what_was_read_of_it_or_what
     assert "Your aid is true" in said
     assert "You came with nothing wrong; there is something to work on." in said
     assert ABOUT_TELLS["nerves"] in said and ABOUT_TELLS["which_better"] in said
+
+
+def _compared(coach, **more):
+    told = Told(coach, **more)
+    station = told.lay()
+    ways = [
+        {"name": "as usual", "station_id": station},
+        {"name": "wide base", "station_id": station, "factors": {"set_up": "wide base"}},
+    ]
+    usual, wide = told.compare(ways, 12)
+    told.ruler(usual, on_marks(np.random.default_rng(5).normal(30, 8, 12)))
+    told.ruler(wide, on_marks(np.random.default_rng(6).normal(0, 8, 12)))
+    return told
+
+
+def test_the_better_way_of_a_comparison_is_kept_by_one_tap_and_retested_as_it_was(coach):
+    told = _compared(coach)
+    first = coach.get(f"/lessons/{told.id}/change")["offers"][0]
+    [kept, *_] = first["proposals"]
+    assert kept["what"] == "Keep “wide base”" and kept["way"] == {"set_up": "wide base"}
+    body = {name: kept[name] for name in ("what", "feel", "kind", "asks", "way")}
+    held = chosen(coach, told.id, **body, cause=first["cause"])
+    # Its retest goes on with the same way: what was putted so already counts with it.
+    assert held["factors"] == {"set_up": "wide base"}
+    # What goes home is that way, and no other change's drill.
+    assert coach.get(f"/lessons/{told.id}/summary")["drill"]["code"] == "better_way"
+
+
+def test_what_does_not_fit_is_not_offered_and_says_why(coach):
+    golfer = coach.golfer(limits=["back"], level="skilled")["id"]
+    told = Told(coach, golfer)
+    told.ruler(told.block(told.lay(), 12), (60, -55, 50, -60, 5, -5, 55, -50, 30, -30, 60, -55))
+    spread = next(it for it in coach.get(f"/lessons/{told.id}/change")["offers"] if it["cause"] == "spread")
+    assert spread["general"] and "wide_base" not in {it["code"] for it in spread["proposals"]}
+    assert any("back" in it for it in spread["ruled_out"])
+
+
+def test_nothing_is_offered_for_what_cannot_be_told_and_the_next_check_is(coach):
+    told = Told(coach)
+    told.ruler(told.block(told.lay(), 4), (10, -5, 15, 0))
+    it = coach.get(f"/lessons/{told.id}/change")
+    assert it["offers"] == [] and it["check"].startswith("Check first: ")
+
+
+def test_a_change_for_no_topic_there_is_is_refused(coach):
+    told = _compared(coach)
+    body = {"lesson_id": told.id, "what": "X", "kind": "cue", "asks": "line", "made_at": now(), "cause": "weather"}
+    refused = coach.put(f"/chosen-changes/{uuid6.uuid7()}", 422, **body)
+    assert refused["errors"][0]["field"] == "cause"

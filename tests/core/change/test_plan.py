@@ -67,7 +67,7 @@ def holds(it: Plan, given: Given) -> None:
 
 def can(it: Drill, given: Given) -> bool:
     """Whether a drill can be done here, said apart from the plan."""
-    if it.event == "round" or set(it.unfit) & set(given.limits) or (it.card and not given.card):
+    if it.event == "round" or it.kept or set(it.unfit) & set(given.limits) or (it.card and not given.card):
         return False
     if given.no_green and (max(it.layout.lengths_m, default=0) > 5 or (it.layout.falls_percent and not it.indoors)):
         return False

@@ -110,6 +110,7 @@ class OfferOut(BaseModel):
     words: str
     general: str = Field(description="said where the cause is not known; empty where it is")
     reasons: list[str] = Field(description="what else speaks for it")
+    against: list[str] = Field(description="what speaks against it, less surely")
     proposals: list[UsualChangeOut]
     ruled_out: list[str] = Field(description="the usual changes that don't fit, each with why")
 
@@ -258,6 +259,7 @@ def _offer(it: Fitting, order: _Order, hand: Hand, units: InUnits) -> OfferOut:
         words=follow_words.follow_said(follow, hand, units),
         general=follow_words.GENERAL if follow.general else "",
         reasons=follow_words.reasons_said(follow, units),
+        against=follow_words.doubts_said(follow, units),
         proposals=proposals,
         ruled_out=[follow_words.ruled_said(one, hand, units) for one in it.out],
     )
@@ -299,7 +301,7 @@ def _proposal(fit: Fit, follow: Follow, order: _Order, hand: Hand, units: InUnit
         proved=words.PROVED[proved_place(order.told, it.code)],
         caution=it.caution,
         steps=list(it.steps),
-        against=follow_words.against_said(fit, follow, hand, units),
+        against=follow_words.against_said(fit, hand, units),
         way={},
     )
 

@@ -115,6 +115,7 @@ class Drill:
     sides : it is putted from all round the hole
     unfit : what limits a golfer too much for it
     card : it is done by the limits of a set-up card
+    kept : it practises a way that did better: for who keeps one, and for nobody else
     """
 
     code: str
@@ -139,6 +140,7 @@ class Drill:
     sides: bool = False
     unfit: tuple[Limit, ...] = field(default_factory=tuple)
     card: bool = False
+    kept: bool = False
 
     def __post_init__(self) -> None:
         for name, said in (("name", self.name), ("purpose", self.purpose)):

@@ -8,6 +8,7 @@ from ..certainty.estimate import Estimate
 from ..certainty.verdict import Word, is_likely, sure_of
 from ..estimate.shares import falls_short
 from ..golfer.hand import Hand
+from ..judge.claims.level import Level
 from ..judge.claims.share import ShareOf
 from ..judge.findings.finding import Finding
 from ..judge.findings.judged import LessonJudged
@@ -46,6 +47,8 @@ _TOPIC_OF: Final[dict[str, Topic]] = {
 """Which topic a level belongs to that is off."""
 _UNKNOWN: Final = frozenset[Topic](("start", "spread"))
 """Topics whose cause is not known: what is practised for them is general."""
+_BETWEEN: Final = frozenset[Topic](("face_at_impact", "path"))
+"""What lies between aim and start: off by itself it may come from either, until a cause is named."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -75,7 +78,9 @@ class Follow:
     @property
     def general(self) -> bool:
         """The cause is not known: what is practised is general."""
-        return self.better is None and self.topic in _UNKNOWN
+        if self.better is not None:
+            return False
+        return self.topic in _UNKNOWN or (self.topic in _BETWEEN and self.finding is None)
 
 
 def follows(it: LessonJudged) -> tuple[Follow, ...]:
@@ -143,13 +148,24 @@ def _of_level(said: Off, it: LessonJudged) -> Iterable[Follow]:
     topic = _TOPIC_OF.get(level.quantity.name)
     if topic is None or (level.levels != AS_USUAL and it.case.level(level.quantity.name) != level):
         return
-    if topic == "start" and said.by_stroke:
-        # The face aims true, so what sends the ball there lies between.
-        topic = "face_at_impact"
+    if topic == "face_aim" and _brought_back(level, it.case.level("start")):
+        # To change the aim alone would send the ball the other way.
+        topic = "compensation"
     weight = max(1.0, level.call.cost or 0.0) if level.call is not None else 1.0
     way = _way(topic, level.sure.side, it.case.ledger.hand)
     size = level.bias if level.is_sized else None
     yield Follow(topic, said, said.word, way, weight, size, level.quantity.unit)
+
+
+def _brought_back(aim: Level, start: Level | None) -> bool:
+    """The starts lie surely nearer the line than such an aim would send them: under half of it. Of an aim that is read
+    as a side: they are told to no side, and lie within what it reaches at least."""
+    if start is None or not start.enough or not start.is_sized or aim.sure.side not in ("left", "right"):
+        return False
+    if aim.beyond is not None and not aim.is_sized:
+        return not start.is_named and abs(start.bias.value) < abs(aim.beyond.edge)
+    half = aim.bias.value / 2
+    return start.bias.high < half if half > 0 else start.bias.low > half
 
 
 def _of_pace(said: Cause_ | PaceOff, it: LessonJudged) -> Iterable[Follow]:
@@ -205,7 +221,28 @@ def _covered(it: Follow, among: Iterable[Follow]) -> bool:
     if it.topic == "start":
         at_address = isinstance(it.said, Off) and it.said.at_address and "face_aim" in topics
         return at_address or _explains_start(among)
+    if it.topic in ("perception", "ball_mark") and it.finding is None and "compensation" in topics:
+        # What the face is set down by is changed with the stroke that brings it back, not alone.
+        return True
+    if it.topic == "face_aim":
+        # The face is set down by the mark, or by what looks straight: that is changed first.
+        return any(one.topic in ("ball_mark", "perception") and _same_side(it, one) for one in among)
     return it.topic == "roll" and "strike" in topics
+
+
+def _same_side(one: Follow, other: Follow) -> bool:
+    return _lies(one) == _lies(other) != "neither"
+
+
+def _lies(it: Follow) -> Side:
+    """To which side it is off."""
+    match it.said:
+        case Off():
+            return it.said.level.sure.side
+        case Cause_():
+            return it.said.finding.call.side
+        case _:
+            return "neither"
 
 
 def _explains_start(among: Iterable[Follow]) -> bool:

@@ -81,8 +81,8 @@ def _fitting(name: Serves, given: Given, *, first: bool) -> list[Drill]:
 
 
 def _rival(it: Drill, given: Given) -> int:
-    """Where the school of the change brings a drill: its own before the others (-1), a rival's after them (1)."""
-    if not it.school or not given.schools:
+    """Where the school of the change brings a drill: its own before the others (-1), any other's after them (1)."""
+    if not it.school or not (given.schools or given.change):
         return 0
     return -1 if it.school in given.schools else 1
 
@@ -94,7 +94,7 @@ def _held(it: Drill, given: Given) -> int:
 
 def _unfit(it: Drill, given: Given) -> Why:
     """Why a drill can't be done; empty where it can."""
-    if it.event == "round":
+    if it.event == "round" or (it.kept and it.code not in given.drills):
         return "none"
     if it.code in given.without:
         return "met"

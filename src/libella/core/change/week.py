@@ -41,10 +41,9 @@ _SLACK: Final[tuple[Wish, ...]] = ("variety", "aid_off", "sides")
 
 
 def minutes_of(it: Drill, putt_s: float) -> float:
-    """A run with its laying: putts by how long the golfer takes, all else as the drill says."""
-    if not it.putts:
-        return min(it.dose.minutes, _LONGEST_MIN)
-    return min(it.putts * putt_s / 60 + LAY_MIN(), _LONGEST_MIN)
+    """A run with its laying: as long as the drill says, longer where the golfer's putts take longer."""
+    putted = it.putts * putt_s / 60 + LAY_MIN() if it.putts else 0.0
+    return min(max(it.dose.minutes, putted), _LONGEST_MIN)
 
 
 def worked(minutes: float) -> float:

@@ -11,6 +11,7 @@ from zoneinfo import ZoneInfo, available_timezones
 from sqlalchemy import select
 
 from ...core.change.drill import Drill, Serves
+from ...core.change.drills import drills
 from ...core.change.plan import Plan, drill_for, plan
 from ...core.change.proposal import PROPOSALS, Chosen
 from ...core.change.session import Before, Given
@@ -40,6 +41,8 @@ def _half_was_two(told: dict[str, Any]) -> dict[str, Any]:
 _GIVEN: Final[Stored[Given]] = Stored(Given)
 _PLAN: Final[Stored[Plan]] = Stored(Plan, [_half_was_two])
 _MOST: Final = 3
+_KEPT: Final = tuple(code for code, it in drills().items() if it.kept)
+"""What practises a way that did better."""
 _LATEST: Final = timedelta(days=366)
 """A plan begins within a year of its lesson."""
 
@@ -177,7 +180,7 @@ def _given(desk: Desk, entry: PlanEntry, golfer: KeptGolfer, chosen: Sequence[Ch
     of = PROPOSALS.get(chosen[0].proposal) if chosen else None
     return Given(
         findings=_worked_on(desk, entry.lesson_id, chosen[0] if chosen else None),
-        drills=of.drills if of is not None else (),
+        drills=_KEPT if chosen and chosen[0].way else of.drills if of is not None else (),
         same_day=_day(began, entry.zone) == _day(entry.starts_at, entry.zone),
         no_green=entry.no_green,
         zone=entry.zone,

@@ -34,7 +34,8 @@ def follows_aloud(it: Reading) -> None:
     found = Follow("strike", Off(start), "likely", finding=a_finding("strike", "likely", "left"))
     it.say("change", follows.reasons_said, found, it.units)
     move = PROPOSALS["tuck_the_chin"]
-    it.say("change", follows.against_said, Fit(move, (start,)), found, it.hand, it.units)
+    it.say("change", follows.against_said, Fit(move, (start,)), it.hand, it.units)
+    it.say("change", follows.doubts_said, found, it.units)
     for ruled in (Ruled(move), Ruled(move, start), Ruled(move, limits=("neck", "back"))):
         it.say("change", follows.ruled_said, ruled, it.hand, it.units)
     for name in CHECKS:

@@ -52,7 +52,10 @@ def what_said(it: Proposal, follow: Follow, units: Units) -> str:
     size = follow.size
     if not it.sized or size is None or follow.unit not in _METRES or not size.is_one_side:
         return it.what
-    return it.sized.format(by=f"about {roughly(abs(size.value) * _METRES[follow.unit], units)}")
+    metres = abs(size.value) * _METRES[follow.unit]
+    # Nobody changes how far a ball rolls by a centimetre.
+    by = round(metres, 1) if follow.unit == "m" else metres
+    return it.sized.format(by=f"about {roughly(by, units)}")
 
 
 def reasons_said(follow: Follow, units: Units) -> list[str]:
@@ -64,13 +67,15 @@ def reasons_said(follow: Follow, units: Units) -> list[str]:
     return [fact_said(it, units) for it in follow.finding.facts if it.speaks == "for"]
 
 
-def against_said(it: Fit, follow: Follow, hand: Hand, units: Units) -> list[str]:
-    """What speaks against a change that fits all the same."""
+def doubts_said(follow: Follow, units: Units) -> list[str]:
+    """What speaks against the finding itself, less surely than for it."""
     facts = follow.finding.facts if follow.finding is not None else ()
-    return [
-        *(_claim(one, hand, units) for one in it.against),
-        *(fact_said(one, units) for one in facts if one.speaks == "against"),
-    ]
+    return [fact_said(it, units) for it in facts if it.speaks == "against"]
+
+
+def against_said(it: Fit, hand: Hand, units: Units) -> list[str]:
+    """What speaks against a change that fits all the same."""
+    return [_claim(one, hand, units) for one in it.against]
 
 
 def ruled_said(it: Ruled, hand: Hand, units: Units) -> str:

@@ -11214,6 +11214,11 @@ export interface components {
              * @description what else speaks for it
              */
             reasons: string[];
+            /**
+             * Against
+             * @description what speaks against it, less surely
+             */
+            against: string[];
             /** Proposals */
             proposals: components["schemas"]["UsualChangeOut"][];
             /**

@@ -10,7 +10,7 @@ DRILL = Drill(
     event="putt",
     layout=Layout(("no_rig",), (), (3.0,), hole=False),
     steps=("A tape beside the ball.", "Back to one mark; roll it; measure how far.", "Three marks, four putts each."),
-    dose=Dose(12, 8.0, 1),
+    dose=Dose(12, 8.0, 3),
     scored=Scored("Within a tenth of the table?"),
     goal=ShareGoal(0.7),
     easier="Two marks.",

@@ -35,7 +35,10 @@
   /** By which schools the changes of a finding stand in their order. */
   const decided = (offer: Shapes['OfferOut']) => [...new Set(offer.proposals.flatMap((one) => one.decided_by))]
   const reasoned = (offer: Shapes['OfferOut']) =>
-    offer.reasons.length > 0 || offer.ruled_out.length > 0 || offer.proposals.some((one) => one.against.length > 0)
+    offer.reasons.length > 0 ||
+    offer.against.length > 0 ||
+    offer.ruled_out.length > 0 ||
+    offer.proposals.some((one) => one.against.length > 0)
   let telling = $state(false)
   let wording = $state(false)
   type Own = Pick<Required<Shapes['ChosenIn']>, 'what' | 'feel' | 'kind' | 'asks'>
@@ -115,6 +118,7 @@
                 <summary class="min-h-12 cursor-pointer py-2.5 font-semibold">For and against</summary>
                 <ul class="grid gap-1 pb-2 leading-snug">
                   {#each offer.reasons as one (one)}<li><b>For:</b> <Said text={one} /></li>{/each}
+                  {#each offer.against as one (one)}<li><b>Against:</b> <Said text={one} /></li>{/each}
                   {#each offer.proposals as one (one.code + one.what)}{#each one.against as against (against)}<li>
                         <b>Against “{one.what}”:</b>
                         <Said text={against} />
