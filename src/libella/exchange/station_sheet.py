@@ -29,7 +29,7 @@ def station_sheet(
     """One sheet, or more where what there is to say does not fit one."""
     width, height = paper_size(paper)
     room = width - 2 * MARGIN
-    above, side = put_scene(from_above(station, hand, units), wording), from_side(station, units)
+    above, side = put_scene(from_above(station, hand, units), wording, units), from_side(station, units)
     scale = (room - 2 * _TAPES_MM) / (above.right - above.left)
     y = MARGIN + 6
     body = text(MARGIN, y, title, size=6, weight=700)
@@ -40,7 +40,7 @@ def station_sheet(
     body += drawn(above, MARGIN + _TAPES_MM, y, scale)
     y += (above.bottom - above.top) * scale + _TAPES_MM
     if side is not None:
-        body += drawn(put_scene(side, wording), MARGIN + _TAPES_MM, y, scale)
+        body += drawn(put_scene(side, wording, units), MARGIN + _TAPES_MM, y, scale)
         y += (side.bottom - side.top) * scale + 6
     objections = [f"{it.words} {it.why}" for it in (objection_words(one, units) for one in station.objections(hand))]
     parts: list[tuple[str, Iterable[str], str]] = [

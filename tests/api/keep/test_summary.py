@@ -84,7 +84,7 @@ def test_the_sheet_of_a_voided_lesson_takes_no_more_words(coach, taken):
     coach.get(f"/lessons/{uuid6.uuid7()}/summary", 404)
 
 
-def test_whoever_starts_out_reads_no_degrees(coach):
+def test_whoever_starts_out_reads_no_degrees(coach, client):
     golfer = coach.golfer(level="starting")["id"]
     told, _ = aimed_right(coach, golfer)
     chosen(coach, told.id)
@@ -92,6 +92,12 @@ def test_whoever_starts_out_reads_no_degrees(coach):
     it = summary(coach, told.id)
     said = [*it["found"], *it["change"], *it["week"], it["first_check"], it["drill"]["goal"], *it["drill"]["steps"]]
     assert not [one for one in said if "°" in one]
+    # Not in its pictures either, nor on the station's sheet behind it.
+    assert "°" not in client.get(f"/api/lessons/{told.id}/summary").text
+    ask = f"/api/lessons/{told.id}/golfers-sheet"
+    sheets = int(client.get(ask, params={"form": "svg", "whole": True}).headers["x-sheets"])
+    drawn = [client.get(ask, params={"form": "svg", "whole": True, "sheet": n + 1}).text for n in range(sheets)]
+    assert sheets > 1 and not [one for one in drawn if "°" in one]
     assert plainly("Within 0.5° either side.", "feet") == "Within a finger and a half’s width at 10 ft either side."
     assert plainly("It points 1.6° right.", "metric") == "It points a hand’s width at 3 m right."
 

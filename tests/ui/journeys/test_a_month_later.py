@@ -3,7 +3,7 @@ session that feels different."""
 
 import io
 import re
-from datetime import UTC, datetime
+from datetime import UTC, datetime, timedelta
 
 import uuid6
 from PIL import Image
@@ -88,10 +88,15 @@ def test_what_is_in_hand_has_its_day_and_a_photograph_its_side(page: Page):
     expect(page.locator("[data-kit]")).to_contain_text("not noted yet")
 
 
+def _tomorrow() -> str:
+    """What is left is told from the first night on."""
+    return (datetime.now(UTC) + timedelta(days=1)).isoformat()
+
+
 def test_it_feels_different_today_brings_the_check_first_and_then_the_true_line(page: Page):
     golfer, lesson = _own(page, "Different Golfer")
     now = datetime.now(UTC).isoformat()
-    plan = {"lesson_id": lesson, "minutes": [15, 15], "weeks": 4, "starts_at": now, "made_at": now}
+    plan = {"lesson_id": lesson, "minutes": [15, 15], "weeks": 4, "starts_at": _tomorrow(), "made_at": now}
     answer = page.request.put(f"/api/practice-plans/{uuid6.uuid7()}", data=plan)
     assert answer.ok, answer.text()
     page.goto(f"/golfers/{golfer}/practice")
@@ -113,7 +118,7 @@ def test_from_the_plan_to_the_printed_sheet_is_two_taps(page: Page):
     _, lesson = _own(page, "Sheeted Golfer")
     now = datetime.now(UTC).isoformat()
     chosen = {"lesson_id": lesson, "what": "Grip down", "feel": "Short and quiet.", "kind": "stroke", "made_at": now}
-    plan = {"lesson_id": lesson, "minutes": [15], "weeks": 4, "starts_at": now, "made_at": now}
+    plan = {"lesson_id": lesson, "minutes": [15], "weeks": 4, "starts_at": _tomorrow(), "made_at": now}
     for path, body in (("chosen-changes", chosen), ("practice-plans", plan)):
         answer = page.request.put(f"/api/{path}/{uuid6.uuid7()}", data=body)
         assert answer.ok, answer.text()

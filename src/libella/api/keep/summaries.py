@@ -10,7 +10,7 @@ from fastapi.responses import Response
 from pydantic import BaseModel, Field
 
 from ...core.drawing.scene import Scene
-from ...core.golfer.wording import Wording, wording_for
+from ...core.golfer.wording import wording_for
 from ...core.keep.caution import Case
 from ...core.measure.units import Units
 from ...exchange.golfer_sheet import Told, golfer_sheet
@@ -174,10 +174,10 @@ def _summary(desk: Desk, sheet: LessonSheet) -> SummaryOut:
         under=words.under_said(lesson.place, lesson.started_at.date()),
         complaint=change.complaint_words,
         found=[say(it) for it in (found.for_golfer, found.pace) if it],
-        picture=None if found.picture is None else put_scene(found.picture, wording),
+        picture=None if found.picture is None else put_scene(found.picture, wording, units),
         picture_words=say(found.picture_words),
         change=[say(it) for it in (held.what, held.feel, held.words) if it] if held else [],
-        drill=_brief(code, drill, say, wording) if drill else None,
+        drill=_brief(code, drill, say, partial(put_scene, wording=wording, units=units)) if drill else None,
         week=[say(words.session_said(one.day, [it.words for it in one.items], one.words)) for one in first],
         first_check=say(_first_check(found, held)),
         cautions=_mind(drill, cautions.for_home(desk, lesson.id, code, found.named)),
@@ -196,10 +196,11 @@ def _drill_home(desk: Desk, lesson_id: UUID, golfer_id: UUID, first: Sequence[pr
     return wanted if not planned or wanted in planned else planned[0]
 
 
-def _brief(code: str, drill: practice.DrillOut, say: Callable[[str], str], wording: Wording) -> DrillBrief:
+def _brief(
+    code: str, drill: practice.DrillOut, say: Callable[[str], str], draw: Callable[[Scene], Scene]
+) -> DrillBrief:
     steps, goal = [say(it) for it in drill.steps], say(drill.goal)
-    stage = put_scene(drill.stage, wording)
-    return DrillBrief(code=code, name=drill.name, steps=steps, goal=goal, dose=drill.dose, stage=stage)
+    return DrillBrief(code=code, name=drill.name, steps=steps, goal=goal, dose=drill.dose, stage=draw(drill.stage))
 
 
 def _mind(drill: practice.DrillOut | None, case: Case) -> list[str]:

@@ -14,7 +14,7 @@ from ...core.judge.findings.next_check import Check
 from ...core.judge.findings.said import Differs
 from ...core.measure.units import Units, roughly
 from ..judge.chosen import chosen_said
-from ..judge.claims import headed, share_said
+from ..judge.claims import claim_name, headed, share_said
 from ..judge.differences import shift_said
 from ..judge.findings import fact_said
 from ..judge.lesson import check_said
@@ -94,6 +94,5 @@ def first_said(it: Check) -> str:
 
 
 def _claim(it: Claim, hand: Hand, units: Units) -> str:
-    if isinstance(it, Level):
-        return f"{headed(it, hand, units)}."
-    return f"{it.quantity.name.capitalize()}: {share_said(it)}"
+    said = f"{headed(it, hand, units)}." if isinstance(it, Level) else share_said(it)
+    return f"{claim_name(it)}: {said}"

@@ -96,9 +96,9 @@ def put(said: str, wording: Wording, units: Units) -> str:
     return plainly(said, units) if wording == "plain" else said
 
 
-def put_scene(scene: Scene, wording: Wording) -> Scene:
+def put_scene(scene: Scene, wording: Wording, units: Units) -> Scene:
     """A picture as it is put to this golfer: plainly it carries no degrees."""
     if wording != "plain":
         return scene
     kept = tuple(it for it in scene.shapes if not (isinstance(it, Label) and "°" in it.text))
-    return replace(scene, shapes=kept)
+    return replace(scene, shapes=kept, words=plainly(scene.words, units))

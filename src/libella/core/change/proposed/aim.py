@@ -116,7 +116,7 @@ AIM: Final = (
         "practice",
         "Leave the face as it is: it repeats",
         "Do as you always do.",
-        ("compensation", "face_aim"),
+        ("face_aim", "compensation"),
         school="An offset that repeats may stay",
         rival="Square or nothing.",
         drills=("over_the_spot",),

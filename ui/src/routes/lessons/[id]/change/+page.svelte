@@ -47,7 +47,34 @@
       chooseChange({ cause: '', proposal: '', way: {}, ...own, lesson_id: id, made_at: stamp() }),
     () => (another = false)
   )
+  /** So many changes of one finding are seen at once: a choice, not a catalogue. */
+  const SHOWN = 4
 </script>
+
+{#snippet proposed(offer: Shapes['OfferOut'], one: Shapes['UsualChangeOut'])}
+  <button
+    class="button min-h-20 flex-col items-stretch justify-start gap-0.5 p-3 text-left whitespace-normal"
+    data-proposal={one.code || 'keep'}
+    disabled={choose.isPending}
+    onclick={() =>
+      choose.mutate({
+        what: one.what,
+        feel: one.feel,
+        kind: one.kind,
+        asks: one.asks,
+        cause: offer.cause,
+        proposal: one.code,
+        way: one.way
+      })}
+  >
+    <span class="text-lg leading-tight font-semibold">{one.what}</span>
+    <span class="leading-snug font-normal">{one.feel}</span>
+    {#if one.school}<span class="text-sm leading-snug font-normal text-faded">{one.school}; others: {one.rival}</span
+      >{/if}
+    {#if one.proved}<span class="text-sm leading-snug font-semibold" data-proved>{one.proved}</span>{/if}
+    {#if one.caution}<span class="text-sm leading-snug font-normal">{one.caution}</span>{/if}
+  </button>
+{/snippet}
 
 {#if change.error && !it}
   <div class="p-6"><Trouble error={change.error} again={() => change.refetch()} /></div>
@@ -86,32 +113,18 @@
                 golfer={lesson.data.golfer}
               />{/each}
             <div class="mt-2 grid gap-2 sm:grid-cols-2">
-              {#each offer.proposals as one (one.code + one.what)}
-                <button
-                  class="button min-h-20 flex-col items-stretch justify-start gap-0.5 p-3 text-left whitespace-normal"
-                  data-proposal={one.code || 'keep'}
-                  disabled={choose.isPending}
-                  onclick={() =>
-                    choose.mutate({
-                      what: one.what,
-                      feel: one.feel,
-                      kind: one.kind,
-                      asks: one.asks,
-                      cause: offer.cause,
-                      proposal: one.code,
-                      way: one.way
-                    })}
-                >
-                  <span class="text-lg leading-tight font-semibold">{one.what}</span>
-                  <span class="leading-snug font-normal">{one.feel}</span>
-                  {#if one.school}<span class="text-sm leading-snug font-normal text-faded"
-                      >{one.school}; others: {one.rival}</span
-                    >{/if}
-                  {#if one.proved}<span class="text-sm leading-snug font-semibold" data-proved>{one.proved}</span>{/if}
-                  {#if one.caution}<span class="text-sm leading-snug font-normal">{one.caution}</span>{/if}
-                </button>
-              {/each}
+              {#each offer.proposals.slice(0, SHOWN) as one (one.code + one.what)}{@render proposed(offer, one)}{/each}
             </div>
+            {#if offer.proposals.length > SHOWN}
+              <details class="mt-1">
+                <summary class="min-h-12 cursor-pointer py-2.5 font-semibold"
+                  >{offer.proposals.length - SHOWN} more</summary
+                >
+                <div class="grid gap-2 pb-2 sm:grid-cols-2">
+                  {#each offer.proposals.slice(SHOWN) as one (one.code + one.what)}{@render proposed(offer, one)}{/each}
+                </div>
+              </details>
+            {/if}
             {#if !offer.proposals.length}<p class="mt-2 leading-snug">None of the usual changes fits.</p>{/if}
             {#if reasoned(offer)}
               <details class="mt-1" data-reasons>
