@@ -88,15 +88,25 @@ def test_what_is_in_hand_has_its_day_and_a_photograph_its_side(page: Page):
     expect(page.locator("[data-kit]")).to_contain_text("not noted yet")
 
 
-def _tomorrow() -> str:
-    """What is left is told from the first night on."""
-    return (datetime.now(UTC) + timedelta(days=1)).isoformat()
+def _days_old(page: Page, name: str) -> tuple[str, str]:
+    """A golfer with a lesson of some days ago: what is left is told from the first night on."""
+    at = (datetime.now(UTC) - timedelta(days=3)).isoformat()
+    golfer, lesson = str(uuid6.uuid7()), str(uuid6.uuid7())
+    bodies = {
+        f"golfers/{golfer}": {"name": name, "hand": "right", "level": "club"},
+        f"lessons/{lesson}": {"golfer_id": golfer, "place": "Floor", "green_speed_ft": 10, "started_at": at},
+    }
+    for path, body in bodies.items():
+        answer = page.request.put(f"/api/{path}", data=body)
+        assert answer.ok, answer.text()
+    page.goto(f"/lessons/{lesson}/set")
+    return golfer, lesson
 
 
 def test_it_feels_different_today_brings_the_check_first_and_then_the_true_line(page: Page):
-    golfer, lesson = _own(page, "Different Golfer")
+    golfer, lesson = _days_old(page, "Different Golfer")
     now = datetime.now(UTC).isoformat()
-    plan = {"lesson_id": lesson, "minutes": [15, 15], "weeks": 4, "starts_at": _tomorrow(), "made_at": now}
+    plan = {"lesson_id": lesson, "minutes": [15, 15], "weeks": 4, "starts_at": now, "made_at": now}
     answer = page.request.put(f"/api/practice-plans/{uuid6.uuid7()}", data=plan)
     assert answer.ok, answer.text()
     page.goto(f"/golfers/{golfer}/practice")
@@ -115,10 +125,10 @@ def test_it_feels_different_today_brings_the_check_first_and_then_the_true_line(
 
 
 def test_from_the_plan_to_the_printed_sheet_is_two_taps(page: Page):
-    _, lesson = _own(page, "Sheeted Golfer")
+    _, lesson = _days_old(page, "Sheeted Golfer")
     now = datetime.now(UTC).isoformat()
     chosen = {"lesson_id": lesson, "what": "Grip down", "feel": "Short and quiet.", "kind": "stroke", "made_at": now}
-    plan = {"lesson_id": lesson, "minutes": [15], "weeks": 4, "starts_at": _tomorrow(), "made_at": now}
+    plan = {"lesson_id": lesson, "minutes": [15], "weeks": 4, "starts_at": now, "made_at": now}
     for path, body in (("chosen-changes", chosen), ("practice-plans", plan)):
         answer = page.request.put(f"/api/{path}/{uuid6.uuid7()}", data=body)
         assert answer.ok, answer.text()

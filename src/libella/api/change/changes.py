@@ -243,7 +243,9 @@ class _Order:
 
     def sorted(self, some: Sequence[Fit]) -> list[Fit]:
         """The same, in order; as it usually stands where neither says anything."""
-        return sorted(some, key=lambda it: (proved_place(self.told, it.proposal.code), self._place(it)))
+        return sorted(
+            some, key=lambda it: (proved_place(self.told, it.proposal.code), self._place(it), bool(it.against))
+        )
 
     def _place(self, it: Fit) -> int:
         return self.schools.place(it.proposal.code)

@@ -19,6 +19,8 @@ from .proposed.entry import Premise, Proposal
 _RANK: Final = {"none": 0, "open": 0, "likely": 1, "clear": 2}
 _MOVES: Final = 0.2
 """A share of putts in which something moves: with less, stillness is nothing to work on."""
+_BESIDE: Final[frozenset[Premise]] = frozenset(("starts_fine",))
+"""Premises that a school does without: what contradicts them stands beside the change, and rules nothing out."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -64,7 +66,7 @@ def fitting(it: Follow, judged: LessonJudged, limits: Sequence[Limit] = ()) -> F
             out.append(Ruled(one, limits=unfit))
         elif unplayable & _places(one):
             out.append(Ruled(one))
-        elif contrary is not None and _RANK[contrary[1]] >= _RANK[it.word]:
+        elif contrary is not None and one.premise not in _BESIDE and _RANK[contrary[1]] >= _RANK[it.word]:
             out.append(Ruled(one, contrary[0]))
         else:
             fits.append(Fit(one, () if contrary is None else (contrary[0],)))
