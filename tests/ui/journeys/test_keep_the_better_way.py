@@ -7,9 +7,13 @@ from playwright.sync_api import Page, expect
 from ..conftest import own_lesson
 from .test_plan_carried import step
 
+STILL = {"still": "head"}, {"still": "nothing"}
+ROLLED = {"roll": "wobble_left"}, {"roll": "clean"}
 
-def _compared(page: Page) -> str:
-    """A lesson in which a wide base did better than the usual way, as its coach recorded it; its id."""
+
+def _compared(page: Page, question: str = "spread", notes: tuple[dict, dict] = STILL) -> str:
+    """A lesson in which a wide base did better than the usual way, as its coach recorded it; its id. `notes`: of every
+    putt as usual, and of every other."""
     own_lesson(page, "Steady Golfer")
     lesson = page.url.split("/lessons/")[1].split("/")[0]
     now = page.evaluate("new Date().toISOString()")
@@ -28,14 +32,14 @@ def _compared(page: Page) -> str:
         {"name": "as usual", "station_id": station, "factors": {}},
         {"name": "wide base", "station_id": station, "factors": {"set_up": "wide base"}},
     ]
-    plan = {"each": 12, "order": "alternating", "run": 3, "question": "spread", "asks": ["still"], "hole": True}
+    plan = {"each": 12, "order": "alternating", "run": 3, "question": question, "asks": [*notes[0]], "hole": True}
     made = put(f"comparisons/{comparison}", lesson_id=lesson, conditions=ways, started_at=now, **plan)
     rng, ids = np.random.default_rng(3), [it["id"] for it in made["blocks"]]
     for it in made["plan"]:
         usual = it["block_id"] == ids[0]
         raw = {"offset_m": round(float(rng.normal(0, 32 if usual else 8)) / 5) * 5 / 1000}
-        notes = {"still": "head" if usual else "nothing"}
-        put(f"readings/{uuid6.uuid7()}", block_id=it["block_id"], raw=raw, taken_at=now, notes=notes)
+        told = notes[0] if usual else notes[1]
+        put(f"readings/{uuid6.uuid7()}", block_id=it["block_id"], raw=raw, taken_at=now, notes=told)
     return lesson
 
 
@@ -62,3 +66,12 @@ def test_the_better_way_is_kept_planned_and_taken_home(page: Page):
     step(page, "Change")
     page.get_by_role("button", name="Retest it now").tap()
     expect(page.locator("[data-count]")).to_contain_text("Putt 1 of 15")
+
+
+def test_a_way_that_rolls_better_stands_beside_what_else_helps_the_roll(page: Page):
+    lesson = _compared(page, "roll", ROLLED)
+    page.goto(f"/lessons/{lesson}/change")
+    offers = page.locator("[data-offer=roll]")
+    expect(offers).to_have_count(2)
+    expect(offers.first.locator("[data-proposal=keep]")).to_be_visible()
+    expect(offers.last.locator("[data-proposal=ball_forward]")).to_be_visible()

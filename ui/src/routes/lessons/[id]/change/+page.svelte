@@ -103,7 +103,7 @@
             {it.check ? 'No change yet. We can’t tell what to change.' : 'Nothing was read yet. Read the starts first.'}
           </p>
         {/if}
-        {#each it.offers as offer (offer.cause)}
+        {#each it.offers as offer (offer.cause + offer.words)}
           <section class="mt-4" data-offer={offer.cause}>
             <h2 class="border-b-2 border-ink pb-1 text-lg font-semibold"><Said text={offer.words} /></h2>
             {#if offer.general}<p class="mt-1 leading-snug" data-general>{offer.general}</p>{/if}
