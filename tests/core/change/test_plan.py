@@ -141,6 +141,9 @@ def test_no_hard_limit_is_ever_broken_and_what_is_not_met_is_named(given: Given)
         own = [it for it in made.sessions if it.week == week]
         kinds = Counter(one.kind for session in own for one in session.items)
         assert ("retention", week) in unmet or kinds["retention"] == 1
+        drilled = [it for session in own for it in session.items if it.kind == "drill"]
+        change = sum(it.minutes for it in drilled if it.serves == given.findings[0][0])
+        assert (("half", week) in unmet) == (change + 1e-9 < 0.5 * sum(it.minutes for it in drilled))
         assert not given.card or ("check", week) in unmet or kinds["check"] == 1
         if given.change and week in (2, min(given.weeks, 5)):
             assert ("retest", week) in unmet or kinds["retest"] == 1

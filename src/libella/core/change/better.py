@@ -10,7 +10,7 @@ from ..judge.findings.said import Differs
 from ..judge.ledger.factors import AS_USUAL, Factor, Levels
 from ..start.turns import Outcome
 from .proposed.entry import Kind
-from .topic import Topic
+from .topic import TOPIC_OF, Topic
 
 KIND_OF: Final[Mapping[Factor, Kind]] = {
     "set_up": "set_up",
@@ -22,11 +22,6 @@ KIND_OF: Final[Mapping[Factor, Kind]] = {
 """Which kind of change a factor is; the side of the hole and what is laid are nothing a golfer changes."""
 _UNPLANNED: Final = ("start", "first_look", "looks_straight")
 """What two ways that nobody planned as a comparison are compared in: what they were tried for."""
-_TOPIC_OF: Final[Mapping[str, Topic]] = {
-    "first_look": "perception", "looks_straight": "perception", "face": "face_aim", "address": "face_aim",
-    "to_mark": "face_aim", "mark": "ball_mark", "impact": "face_at_impact", "path": "path", "touch": "path",
-    "strike": "strike", "still": "movement", "roll": "roll", "stopped": "pace", "roll_past": "pace",
-}  # fmt: skip
 _NEARER: Final = 0.05
 """So much of a unit nearer is nearer: less is the same place, told twice."""
 
@@ -79,7 +74,8 @@ def _kept(group: Group, said: Differs, word: Word) -> Better | None:
         return None
     asked = said.compared.question
     asks: Outcome = next((one for one in get_args(Outcome) if one == asked), "line")
-    topic = _TOPIC_OF.get(said.difference.quantity.name, "spread" if asked == "spread" else "start")
+    name = said.difference.quantity.name
+    topic = "spread" if (name, asked) == ("start", "spread") else TOPIC_OF.get(name, "start")
     return Better(group.name or levels[0][1], levels, topic, word, kinds[0], asks)
 
 

@@ -1,18 +1,16 @@
 """Which of the usual changes fit what was read, and why the others don't (account 3)."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from typing import Final, get_args
 
 from ..certainty.verdict import is_likely, sure_of
 from ..estimate.shares import falls_short
 from ..golfer.limits import Limit
 from ..judge.claims.reads import Claim
-from ..judge.claims.share import ShareOf
 from ..judge.findings.judged import LessonJudged
-from ..judge.ledger.factors import AS_USUAL
 from ..see.position import LEVERS, Grade
-from .follows import Follow
+from .follows import Follow, noted_as_usual
 from .proposal import proposals_for
 from .proposed.entry import Premise, Proposal
 
@@ -47,7 +45,7 @@ class Fitting:
 
     follow: Follow
     fits: tuple[Fit, ...] = ()
-    out: tuple[Ruled, ...] = field(default_factory=tuple)
+    out: tuple[Ruled, ...] = ()
 
 
 def fitting(it: Follow, judged: LessonJudged, limits: Sequence[Limit] = ()) -> Fitting:
@@ -90,7 +88,7 @@ def _looks_straight(judged: LessonJudged) -> tuple[Claim, str] | None:
     level = judged.case.level("looks_straight")
     if level is not None and level.call is not None and level.call.word == "none":
         return level, sure_of(level.call.probability)
-    seen = _usual(judged, "first_look")
+    seen = noted_as_usual(judged, "first_look")
     if seen is None:
         return None
     straight = seen.times("straight")
@@ -106,20 +104,12 @@ def _starts_off(judged: LessonJudged) -> tuple[Claim, str] | None:
 
 
 def _stands_still(judged: LessonJudged) -> tuple[Claim, str] | None:
-    noted = _usual(judged, "still")
+    noted = noted_as_usual(judged, "still")
     if noted is None:
         return None
     still = noted.times(noted.quantity.good)
     chance = falls_short(_MOVES, noted.of - still, still)
     return (noted, sure_of(chance)) if is_likely(chance) else None
-
-
-def _usual(judged: LessonJudged, name: str) -> ShareOf | None:
-    """What was noted of the golfer's usual way."""
-    return next(
-        (it for it in judged.reads if isinstance(it, ShareOf) and it.quantity.name == name and it.levels == AS_USUAL),
-        None,
-    )
 
 
 def _unplayable(judged: LessonJudged) -> frozenset[str]:

@@ -33,18 +33,12 @@ from ..judge.findings.said import (
 from ..judge.ledger.factors import AS_USUAL
 from ..measure.side import Side
 from .better import Better, better_way
-from .topic import Topic, Way
+from .topic import TOPIC_OF, Topic, Way
 
 _CLEAN: Final = 0.8
 """A share of clean rolls that leaves nothing to work on: what the drill of the roll asks for."""
 _ROLLS: Final = 5
 _READ_KINDS: Final = {"read": "read", "read_off": "read", "pace": "pace", "longer": "pace", "shorter": "pace"}
-_TOPIC_OF: Final[dict[str, Topic]] = {
-    "start": "start", "face": "face_aim", "address": "face_aim", "to_mark": "face_aim", "mark": "ball_mark",
-    "looks_straight": "perception", "impact": "face_at_impact", "path": "path", "strike": "strike",
-    "eyes_inside": "eyes",
-}  # fmt: skip
-"""Which topic a level belongs to that is off."""
 _UNKNOWN: Final = frozenset[Topic](("start", "spread"))
 """Topics whose cause is not known: what is practised for them is general."""
 _BETWEEN: Final = frozenset[Topic](("face_at_impact", "path"))
@@ -145,7 +139,7 @@ def _of_cause(said: Cause_, it: LessonJudged) -> Iterable[Follow]:
 
 def _of_level(said: Off, it: LessonJudged) -> Iterable[Follow]:
     level = said.level
-    topic = _TOPIC_OF.get(level.quantity.name)
+    topic = TOPIC_OF.get(level.quantity.name)
     if topic is None or (level.levels != AS_USUAL and it.case.level(level.quantity.name) != level):
         return
     if topic == "face_aim" and _brought_back(level, it.case.level("start")):
@@ -204,12 +198,19 @@ def _of_pair(said: Joined) -> Iterable[Follow]:
 
 def _counted(it: LessonJudged) -> Iterable[Follow]:
     """Counts that fall short of what is wanted, likely at least: the account lists them without a word of their own."""
-    for one in it.reads:
-        if isinstance(one, ShareOf) and one.quantity.name == "roll" and one.levels == AS_USUAL:
-            clean = one.times(one.quantity.good)
-            short = falls_short(_CLEAN, clean, one.of - clean)
-            if one.of >= _ROLLS and is_likely(short):
-                yield Follow("roll", one, sure_of(short))
+    rolls = noted_as_usual(it, "roll")
+    if rolls is None or rolls.of < _ROLLS:
+        return
+    clean = rolls.times(rolls.quantity.good)
+    short = falls_short(_CLEAN, clean, rolls.of - clean)
+    if is_likely(short):
+        yield Follow("roll", rolls, sure_of(short))
+
+
+def noted_as_usual(it: LessonJudged, name: str) -> ShareOf | None:
+    """What was noted of a quantity in the golfer's usual way; None where nothing was."""
+    noted = (one for one in it.reads if isinstance(one, ShareOf) and one.quantity.name == name)
+    return next((one for one in noted if one.levels == AS_USUAL), None)
 
 
 def _covered(it: Follow, among: Iterable[Follow]) -> bool:

@@ -12,7 +12,7 @@ from .drill import Drill, Serves
 from .drills import serving
 from .room import Room
 from .session import Before, Given, Session, Unmet, Why
-from .week import HALF, Week, in_order
+from .week import Week, in_order
 
 _OF_EACH: Final = 2
 """Drills a plan takes of each topic: more would be new all the time."""
@@ -39,7 +39,6 @@ def plan(given: Given, before: Before = Before()) -> Plan:
         turned = sum(bool(it.quarter) for one in sessions for it in one.items)
         own = in_order(room.sessions, used, made.weights, level=given.no_green, turned=turned)
         sessions += own
-        unmet += _less_than_half(own, given, week)
         before = _after(before, own)
     # Whatever a drill's minutes count for, it practises all that it serves.
     worked = {name for one in sessions for it in one.items if it.drill in used for name in used[it.drill].serves}
@@ -131,14 +130,6 @@ def _lacking(name: Serves, given: Given) -> Why:
     """Why none of a topic's drills can be done: what stands in the way of the best of them."""
     drills = [it for it in (*given.more, *serving(name)) if name in it.serves]
     return _unfit(drills[0], given) if drills else "none"
-
-
-def _less_than_half(sessions: Sequence[Session], given: Given, week: int) -> list[Unmet]:
-    """Named where less than half of a week's drill minutes goes to what the change is for."""
-    drills = [it for one in sessions for it in one.items if it.kind == "drill"]
-    own = sum(it.minutes for it in drills if it.serves == given.findings[0][0])
-    short = own + 1e-6 < HALF * sum(it.minutes for it in drills)
-    return [Unmet("half", week)] if short else []
 
 
 def _after(before: Before, sessions: Sequence[Session]) -> Before:

@@ -32,7 +32,8 @@ class Room:
         self.used, self.serves = used, serves
 
     def filled(self) -> list[Unmet]:
-        """Put in what was left out though a day has room for it; what stays empty is named with the reason."""
+        """Put in what was left out though a day has room for it; what stays empty is named with the reason,
+        and where the change has less than half."""
         runs = [it.drill for one in self.sessions for it in one.items if it.drill in self.used]
         worked_on = {name for code in runs for name in self.used[code].serves}
         for name, _ in self.given.findings:
@@ -49,9 +50,9 @@ class Room:
         while self._short() and self._add(self._first):
             pass
         week = self.sessions[0].week if self.sessions else 0
-        return [
-            Unmet("free", week, str(self.sessions[n].day), self._why(n)) for n in empty if not self.sessions[n].items
-        ]
+        still = [n for n in empty if not self.sessions[n].items]
+        free = [Unmet("free", week, str(self.sessions[n].day), self._why(n)) for n in still]
+        return [*free, *([Unmet("half", week)] if self._short() else [])]
 
     @property
     def _first(self) -> Serves:

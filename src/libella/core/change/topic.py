@@ -16,6 +16,15 @@ Way = Literal["", "left", "right", "short", "past", "heel", "toe", "open", "clos
 """To which side a topic is off: what is changed may differ from side to side."""
 
 
+TOPIC_OF: Final[Mapping[str, Topic]] = {
+    "start": "start", "face": "face_aim", "address": "face_aim", "to_mark": "face_aim", "mark": "ball_mark",
+    "looks_straight": "perception", "first_look": "perception", "impact": "face_at_impact", "path": "path",
+    "touch": "path", "strike": "strike", "still": "movement", "roll": "roll", "stopped": "pace", "roll_past": "pace",
+    "eyes_inside": "eyes",
+}  # fmt: skip
+"""Which topic a quantity belongs to that is off, or that a way did better in."""
+
+
 @dataclass(frozen=True, slots=True)
 class About:
     """A topic: its name, the check that tells more about it, whether a golfer can practise it."""

@@ -19,7 +19,7 @@ CHECK_LOOKS: Final = 3
 TEN_WITHOUT_HELP, BY_THE_CARD = "ten_without_help", "by_the_card"
 """The drills that are run as these two: see `drills`."""
 _CHECK_MIN, _LONGEST_MIN = 1.5, 12.0
-HALF: Final = 0.5
+_HALF: Final = 0.5
 """So much of the drill minutes goes to what the change is for, at least."""
 _AID_OFF: Final = (0.3, 0.7)
 _FIRST: Final[tuple[Kind, ...]] = ("check", "retention", "retest")
@@ -144,7 +144,8 @@ class Week:
     def _half(self) -> None:
         first = self.given.findings[0][0]
         share = {
-            name: minutes_of(self.used[code], self.given.putt_s) * ((1.0 if self.serves[code] == first else 0.0) - HALF)
+            name: minutes_of(self.used[code], self.given.putt_s)
+            * ((1.0 if self.serves[code] == first else 0.0) - _HALF)
             for (_, code, _), name in self.run.items()
         }
         self.it.hold(share | {self._missing("half"): 1.0}, low=0)
